@@ -1,0 +1,28 @@
+//! Mathematics and nothing else: reads what people type, writes it back, proves two things equal
+//! or different, and solves.
+//!
+//! What belongs here: exact numbers, expressions, lines, normal forms, verdicts, solution sets, and
+//! the lines of a solution as data. What never does: sentences about mathematics (they are written in
+//! `teaching`), drawing, files, databases, clocks, randomness.
+//!
+//! Everything is exact. Every function that could grow without bound takes its limits from
+//! [`budget`]; reaching one is an ordinary answer, never a hang or a panic.
+
+pub mod budget;
+pub mod equal;
+pub mod expr;
+pub mod form;
+pub mod line;
+pub mod normal;
+pub mod number;
+pub mod read;
+pub mod solve;
+pub mod step;
+pub mod write;
+
+pub use equal::{Condition, Counterexample, Verdict, equal};
+pub use expr::{Expr, ExprKind, Function, Span};
+pub use line::{Line, Relation};
+pub use number::{Rational, Written};
+pub use read::{Mend, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
+pub use step::{Role, StepVerdict, compare, judge_alone};

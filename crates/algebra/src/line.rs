@@ -1,0 +1,110 @@
+//! A line of working: an expression, a relation, several solutions, a system, or words.
+
+use crate::expr::{Expr, Span};
+use std::collections::BTreeSet;
+
+/// How two neighbouring sides of a line are related.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash)]
+pub enum Relation {
+    /// `=`
+    Equal,
+    /// `≠`
+    NotEqual,
+    /// `<`
+    Less,
+    /// `≤`
+    LessOrEqual,
+    /// `>`
+    Greater,
+    /// `≥`
+    GreaterOrEqual,
+    /// `≈`: equal when the right is rounded as it is written.
+    Approximate,
+}
+
+impl Relation {
+    /// The sign it is written by.
+    #[must_use]
+    pub const fn sign(self) -> &'static str {
+        match self {
+            Self::Equal => "=",
+            Self::NotEqual => "≠",
+            Self::Less => "<",
+            Self::LessOrEqual => "≤",
+            Self::Greater => ">",
+            Self::GreaterOrEqual => "≥",
+            Self::Approximate => "≈",
+        }
+    }
+
+    /// The relation read from right to left.
+    #[must_use]
+    pub const fn turned(self) -> Self {
+        match self {
+            Self::Less => Self::Greater,
+            Self::LessOrEqual => Self::GreaterOrEqual,
+            Self::Greater => Self::Less,
+            Self::GreaterOrEqual => Self::LessOrEqual,
+            other => other,
+        }
+    }
+}
+
+/// One line, as it was read.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Line {
+    /// An expression.
+    Expression(Expr),
+    /// Two or more sides with a relation between neighbours: an equation, an inequality, a chain.
+    /// There is one relation fewer than sides.
+    Relations { sides: Vec<Expr>, relations: Vec<Relation> },
+    /// `x = 3 or x = -2`: at least one of these.
+    AnyOf(Vec<Line>),
+    /// `x + y = 5; x - y = 1`: all of these.
+    AllOf(Vec<Line>),
+    /// "no solution"
+    NoSolution,
+    /// "all real numbers"
+    AllReals,
+    /// Words, with the mathematics found in them as far as this crate can tell: none yet.
+    Sentence(Span),
+}
+
+impl Line {
+    /// `left = right`
+    #[must_use]
+    pub fn equation(left: Expr, right: Expr) -> Self {
+        Self::Relations { sides: vec![left, right], relations: vec![Relation::Equal] }
+    }
+
+    /// The two sides, when it is one equation.
+    #[must_use]
+    pub fn as_equation(&self) -> Option<(&Expr, &Expr)> {
+        match self {
+            Self::Relations { sides, relations } => match (&sides[..], &relations[..]) {
+                ([left, right], [Relation::Equal]) => Some((left, right)),
+                _ => None,
+            },
+            _ => None,
+        }
+    }
+
+    /// Every expression in it, from left to right.
+    #[must_use]
+    pub fn expressions(&self) -> Vec<&Expr> {
+        match self {
+            Self::Expression(expr) => vec![expr],
+            Self::Relations { sides, .. } => sides.iter().collect(),
+            Self::AnyOf(lines) | Self::AllOf(lines) => {
+                lines.iter().flat_map(Self::expressions).collect()
+            }
+            Self::NoSolution | Self::AllReals | Self::Sentence(_) => Vec::new(),
+        }
+    }
+
+    /// The letters in it.
+    #[must_use]
+    pub fn symbols(&self) -> BTreeSet<String> {
+        self.expressions().into_iter().flat_map(Expr::symbols).collect()
+    }
+}

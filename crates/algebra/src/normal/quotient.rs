@@ -1,0 +1,160 @@
+//! A quotient of two polynomials; the denominator is never the zero polynomial.
+
+use super::Poly;
+use crate::budget::{Budget, Spent};
+use crate::expr::Expr;
+use crate::number::Rational;
+use num_traits::{One, Zero};
+use std::collections::BTreeSet;
+
+/// `numerator / denominator`, with common monomials and the denominator's leading coefficient divided
+/// out. Two equal quotients may still look different; [`Quotient::minus`] tells.
+#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord)]
+pub struct Quotient {
+    numerator: Poly,
+    denominator: Poly,
+}
+
+impl Quotient {
+    /// `numerator / denominator`; `None` when the denominator is zero.
+    #[must_use]
+    pub fn new(numerator: Poly, denominator: Poly) -> Option<Self> {
+        if denominator.is_zero() {
+            return None;
+        }
+        let mut common = numerator.monomial_content();
+        let below = denominator.monomial_content();
+        common.retain(|atom, exponent| {
+            *exponent = (*exponent).min(below.get(atom).copied().unwrap_or(0));
+            *exponent > 0
+        });
+        let (mut numerator, mut denominator) = if numerator.is_zero() {
+            (numerator, Poly::int(1))
+        } else if common.is_empty() {
+            (numerator, denominator)
+        } else {
+            (numerator.without(&common), denominator.without(&common))
+        };
+        let leading = denominator.leading();
+        if !leading.is_one() {
+            numerator = numerator.scale(&leading.recip());
+            denominator = denominator.scale(&leading.recip());
+        }
+        Some(Self { numerator, denominator })
+    }
+
+    /// A polynomial as a quotient.
+    #[must_use]
+    pub fn whole(numerator: Poly) -> Self {
+        Self { numerator, denominator: Poly::int(1) }
+    }
+
+    /// The constant `value`.
+    #[must_use]
+    pub fn constant(value: Rational) -> Self {
+        Self::whole(Poly::constant(value))
+    }
+
+    /// What stands above.
+    #[must_use]
+    pub fn numerator(&self) -> &Poly {
+        &self.numerator
+    }
+
+    /// What stands below.
+    #[must_use]
+    pub fn denominator(&self) -> &Poly {
+        &self.denominator
+    }
+
+    /// Its value when it is a rational number.
+    #[must_use]
+    pub fn as_constant(&self) -> Option<Rational> {
+        Some(self.numerator.as_constant()? / self.denominator.as_constant()?)
+    }
+
+    /// Whether it is zero.
+    #[must_use]
+    pub fn is_zero(&self) -> bool {
+        self.numerator.is_zero()
+    }
+
+    /// Every letter in it.
+    #[must_use]
+    pub fn symbols(&self) -> BTreeSet<String> {
+        let mut found = self.numerator.symbols();
+        found.extend(self.denominator.symbols());
+        found
+    }
+
+    /// `self + other`
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn plus(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
+        if self.denominator == other.denominator {
+            let sum = self.numerator.add(&other.numerator, budget)?;
+            return Self::new(sum, self.denominator.clone()).ok_or(Spent);
+        }
+        let left = self.numerator.multiply(&other.denominator, budget)?;
+        let right = other.numerator.multiply(&self.denominator, budget)?;
+        let below = self.denominator.multiply(&other.denominator, budget)?;
+        Self::new(left.add(&right, budget)?, below).ok_or(Spent)
+    }
+
+    /// `self - other`
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn minus(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
+        self.plus(&other.negated(), budget)
+    }
+
+    /// `-self`
+    #[must_use]
+    pub fn negated(&self) -> Self {
+        Self { numerator: self.numerator.negated(), denominator: self.denominator.clone() }
+    }
+
+    /// `self × other`
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn times(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
+        let above = self.numerator.multiply(&other.numerator, budget)?;
+        let below = self.denominator.multiply(&other.denominator, budget)?;
+        Self::new(above, below).ok_or(Spent)
+    }
+
+    /// `1 / self`; `None` when it is zero.
+    #[must_use]
+    pub fn reciprocal(&self) -> Option<Self> {
+        Self::new(self.denominator.clone(), self.numerator.clone())
+    }
+
+    /// `self` to a whole power that is not negative.
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn power(&self, exponent: u32, budget: &mut Budget) -> Result<Self, Spent> {
+        let above = self.numerator.power(exponent, budget)?;
+        let below = self.denominator.power(exponent, budget)?;
+        Self::new(above, below).ok_or(Spent)
+    }
+
+    /// As an expression, for showing.
+    #[must_use]
+    pub fn to_expr(&self) -> Expr {
+        match self.as_constant() {
+            Some(value) => Expr::rational(&value),
+            None if self.denominator == Poly::int(1) => self.numerator.to_expr(),
+            None => self.numerator.to_expr().over(self.denominator.to_expr()),
+        }
+    }
+}
+
+impl Default for Quotient {
+    fn default() -> Self {
+        Self::constant(Rational::zero())
+    }
+}

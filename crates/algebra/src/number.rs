@@ -1,0 +1,13 @@
+//! Numbers: exact rationals, and a number as it was written.
+//!
+//! `2.50` and `5/2` have one value; they differ in places and figures, which a form may ask about.
+//! What does not belong here: anything with a letter in it.
+
+mod rational;
+mod written;
+
+pub use rational::{
+    Rational, decimal_places, exact_root, from_int, is_within_bits, round_to_places, show,
+    square_part, to_decimal_text,
+};
+pub use written::{Notation, Written};

@@ -1,0 +1,247 @@
+//! Finds out what kind of line it is: an expression, a relation, several solutions, a system, words.
+
+use super::error::{ReadError, ReadErrorKind};
+use super::parser::Parser;
+use super::token::{Token, TokenKind as T};
+use super::{Note, Reading, names};
+use crate::expr::{Expr, ExprKind, Span};
+use crate::line::{Line, Relation};
+
+/// Words that may lead into a line and say nothing about its mathematics.
+const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
+
+pub(super) fn read(text: &str, tokens: &[Token]) -> Result<Reading, ReadError> {
+    let trimmed = trim(tokens);
+    if trimmed.is_empty() {
+        return Err(ReadError::new(ReadErrorKind::Empty, Span::new(0, text.len())));
+    }
+    if let Some(line) = spoken(trimmed) {
+        return Ok(Reading { line, notes: Vec::new() });
+    }
+    let mut notes = Vec::new();
+    match alternatives(text, trimmed, &mut notes) {
+        Ok(line) => Ok(Reading { line, notes }),
+        Err(error) if is_sentence(tokens, &error) => {
+            Ok(Reading { line: Line::Sentence(Span::new(0, text.len())), notes: Vec::new() })
+        }
+        Err(error) => Err(error),
+    }
+}
+
+fn word(token: &Token) -> Option<String> {
+    match &token.kind {
+        T::Word(word) => Some(word.to_lowercase()),
+        _ => None,
+    }
+}
+
+/// Passes over what leads into a line and the full stop that ends it.
+fn trim(mut tokens: &[Token]) -> &[Token] {
+    loop {
+        match tokens {
+            [first, rest @ ..]
+                if first.kind == T::So
+                    || (word(first).is_some_and(|w| LEADING.contains(&w.as_str()))
+                        && !rest.is_empty()) =>
+            {
+                tokens = rest;
+            }
+            // `1)` or `a)` before a line is its label.
+            [label, close, rest @ ..]
+                if matches!(label.kind, T::Number(_) | T::Word(_))
+                    && close.kind == T::Close(')')
+                    && !rest.is_empty() =>
+            {
+                tokens = rest;
+            }
+            // A line that begins with `=` goes on from the expression above.
+            [first, rest @ ..]
+                if first.kind == T::Relation(Relation::Equal) && !rest.is_empty() =>
+            {
+                tokens = rest;
+            }
+            [rest @ .., last] if matches!(last.kind, T::Stop | T::Semicolon | T::Comma) => {
+                tokens = rest;
+            }
+            _ => return tokens,
+        }
+    }
+}
+
+/// "no solution", "all real numbers".
+fn spoken(tokens: &[Token]) -> Option<Line> {
+    let words: Vec<String> = tokens.iter().map(word).collect::<Option<_>>()?;
+    match words.join(" ").as_str() {
+        "no solution" | "no solutions" | "no real solution" | "no real solutions" | "none" => {
+            Some(Line::NoSolution)
+        }
+        "all real numbers" | "all reals" | "all real" | "every real number" | "all numbers" => {
+            Some(Line::AllReals)
+        }
+        _ => None,
+    }
+}
+
+fn is_sentence(tokens: &[Token], error: &ReadError) -> bool {
+    let words = tokens.iter().filter_map(word).filter(|w| w.chars().count() > 1).count();
+    matches!(error.kind, ReadErrorKind::UnknownWord(_)) && words >= 3
+}
+
+/// Splits at `is_break` outside brackets.
+fn split<'t>(tokens: &'t [Token], is_break: impl Fn(&Token) -> bool) -> Vec<&'t [Token]> {
+    let (mut parts, mut depth, mut start) = (Vec::new(), 0usize, 0);
+    for (index, token) in tokens.iter().enumerate() {
+        match token.kind {
+            T::Open(_) => depth += 1,
+            T::Close(_) => depth = depth.saturating_sub(1),
+            _ if depth == 0 && is_break(token) => {
+                parts.push(&tokens[start..index]);
+                start = index + 1;
+            }
+            _ => {}
+        }
+    }
+    parts.push(&tokens[start..]);
+    parts
+}
+
+fn alternatives(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+    let parts = split(tokens, |token| word(token).as_deref() == Some("or"));
+    if parts.len() == 1 {
+        return conditions(text, tokens, notes);
+    }
+    let mut lines = Vec::new();
+    for part in parts {
+        let line = conditions(text, part, notes)?;
+        // `x = 3 or -2`: a bare value repeats the letter before it.
+        lines.push(match (line, lines.last()) {
+            (Line::Expression(value), Some(before)) => match solved_letter(before) {
+                Some(letter) => Line::equation(Expr::symbol(&letter), value),
+                None => Line::Expression(value),
+            },
+            (line, _) => line,
+        });
+    }
+    Ok(Line::AnyOf(lines))
+}
+
+fn conditions(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+    let has_relation = tokens.iter().any(|token| matches!(token.kind, T::Relation(_)));
+    let parts = split(tokens, |token| {
+        token.kind == T::Semicolon
+            || word(token).as_deref() == Some("and")
+            || (token.kind == T::Comma && has_relation)
+    });
+    if parts.len() == 1 {
+        return relation(text, tokens, notes);
+    }
+    let lines =
+        parts.into_iter().map(|part| relation(text, part, notes)).collect::<Result<Vec<_>, _>>()?;
+    // "x = 3 and x = -2" says what the solutions are: each of them is one.
+    let letters: Vec<_> = lines.iter().map(solved_letter).collect();
+    let same = letters[0].is_some() && letters.iter().all(|letter| *letter == letters[0]);
+    Ok(if same { Line::AnyOf(lines) } else { Line::AllOf(lines) })
+}
+
+/// The letter that a line such as `x = 5` gives the value of.
+fn solved_letter(line: &Line) -> Option<String> {
+    let (left, right) = line.as_equation()?;
+    match &left.kind {
+        ExprKind::Symbol(name) if !right.symbols().contains(name) => Some(name.clone()),
+        _ => None,
+    }
+}
+
+fn relation(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+    if let Some(line) = membership(text, tokens, notes).transpose()? {
+        return Ok(line);
+    }
+    if let Some(line) = point(text, tokens, notes).transpose()? {
+        return Ok(line);
+    }
+    let names = names::split(tokens)?;
+    let mut parser = Parser::new(text, &names);
+    let mut sides = vec![parser.expression()?];
+    let mut relations = Vec::new();
+    while let Some(T::Relation(sign)) = parser.peek() {
+        let token = parser.advance().expect("it was just looked at");
+        if parser.peek().is_none() {
+            let operator = token.kind.shown(text, token.span);
+            let kind = ReadErrorKind::MissingOperand { operator, after: true };
+            return Err(ReadError::new(kind, token.span));
+        }
+        relations.push(*sign);
+        sides.push(parser.expression()?);
+    }
+    if parser.peek().is_some() {
+        return Err(parser.unexpected());
+    }
+    notes.append(&mut parser.notes);
+    Ok(match (sides.len(), sides.pop()) {
+        (1, Some(only)) => Line::Expression(only),
+        (_, last) => {
+            sides.extend(last);
+            Line::Relations { sides, relations }
+        }
+    })
+}
+
+fn list<'t>(tokens: &'t [Token], open: char) -> Option<Vec<&'t [Token]>> {
+    match tokens {
+        [Token { kind: T::Open(sign), .. }, inside @ .., Token { kind: T::Close(_), .. }]
+            if *sign == open =>
+        {
+            let parts = split(inside, |token| token.kind == T::Comma);
+            parts.iter().all(|part| !part.is_empty()).then_some(parts)
+        }
+        _ => None,
+    }
+}
+
+fn expr_of(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Expr, ReadError> {
+    match relation(text, tokens, notes)? {
+        Line::Expression(expr) => Ok(expr),
+        _ => {
+            let span = tokens.first().map_or(Span::default(), |token| token.span);
+            Err(ReadError::new(ReadErrorKind::NotAnExpression, span))
+        }
+    }
+}
+
+/// `x ∈ {3, -2}`
+fn membership(
+    text: &str,
+    tokens: &[Token],
+    notes: &mut Vec<Note>,
+) -> Option<Result<Line, ReadError>> {
+    let at = tokens.iter().position(|token| token.kind == T::In)?;
+    let values = list(&tokens[at + 1..], '{')?;
+    let build = |notes: &mut Vec<Note>| {
+        let left = expr_of(text, &tokens[..at], notes)?;
+        let lines = values
+            .iter()
+            .map(|value| Ok(Line::equation(left.clone(), expr_of(text, value, notes)?)))
+            .collect::<Result<Vec<_>, ReadError>>()?;
+        Ok(Line::AnyOf(lines))
+    };
+    Some(build(notes))
+}
+
+/// `(x, y) = (3, 2)`
+fn point(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Option<Result<Line, ReadError>> {
+    let equal = T::Relation(Relation::Equal);
+    let at = tokens.iter().position(|token| token.kind == equal)?;
+    let (left, right) = (list(&tokens[..at], '(')?, list(&tokens[at + 1..], '(')?);
+    if left.len() < 2 || left.len() != right.len() {
+        return None;
+    }
+    let build = |notes: &mut Vec<Note>| {
+        let lines = left
+            .iter()
+            .zip(&right)
+            .map(|(l, r)| Ok(Line::equation(expr_of(text, l, notes)?, expr_of(text, r, notes)?)))
+            .collect::<Result<Vec<_>, ReadError>>()?;
+        Ok(Line::AllOf(lines))
+    };
+    Some(build(notes))
+}

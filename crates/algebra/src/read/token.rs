@@ -1,0 +1,478 @@
+//! Cuts a line into tokens. LaTeX commands become the same tokens as the plain signs they stand for.
+
+use super::error::{ReadError, ReadErrorKind};
+use crate::expr::Span;
+use crate::line::Relation;
+
+/// A piece of a line.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub(super) struct Token {
+    pub kind: TokenKind,
+    pub span: Span,
+    /// Whether white space stands right before it: `3 1/2` is a mixed number, `31/2` is not.
+    pub spaced: bool,
+}
+
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub(super) enum TokenKind {
+    /// Digits, perhaps with a point: `12`, `2.50`, `.5`.
+    Number(String),
+    /// A fraction sign of Unicode: `½` is (1, 2).
+    VulgarFraction(u32, u32),
+    /// Letters that stand together; the parser splits them into names.
+    Word(String),
+    /// A LaTeX command that takes groups: `frac`, `sqrt`, `text`, `operatorname`, `placeholder`.
+    Command(&'static str),
+    /// Digits raised: `x²`.
+    Superscript(i64),
+    Plus,
+    Minus,
+    PlusMinus,
+    MinusPlus,
+    Times,
+    Over,
+    Power,
+    Underscore,
+    Percent,
+    Bang,
+    Bar,
+    Comma,
+    Semicolon,
+    Colon,
+    Degree,
+    /// `√`, `∛`, `∜`, with its index.
+    Root(u32),
+    Open(char),
+    Close(char),
+    Relation(Relation),
+    Pi,
+    /// `∴`, `→`, `⇒`: marks that say "so".
+    So,
+    /// `∈`
+    In,
+    /// A full stop that ends the line.
+    Stop,
+    /// A letter that stands for a number; made by the parser out of words.
+    Letter(String),
+    /// A function's name; made by the parser out of words.
+    Function(crate::expr::Function),
+    /// `sqrt`, `cbrt`, `root`, `abs`: made by the parser out of words.
+    Named(&'static str),
+    /// Euler's number; made by the parser out of words.
+    Euler,
+}
+
+impl TokenKind {
+    /// The sign as it is shown in a message.
+    pub fn shown(&self, text: &str, span: Span) -> String {
+        text.get(span.start..span.end).unwrap_or("").to_owned()
+    }
+}
+
+/// LaTeX commands that stand for one token.
+fn plain_command(name: &str) -> Option<TokenKind> {
+    use TokenKind as T;
+    Some(match name {
+        "times" | "cdot" | "ast" => T::Times,
+        "div" => T::Over,
+        "pm" => T::PlusMinus,
+        "mp" => T::MinusPlus,
+        "le" | "leq" | "leqslant" => T::Relation(Relation::LessOrEqual),
+        "ge" | "geq" | "geqslant" => T::Relation(Relation::GreaterOrEqual),
+        "lt" => T::Relation(Relation::Less),
+        "gt" => T::Relation(Relation::Greater),
+        "ne" | "neq" => T::Relation(Relation::NotEqual),
+        "approx" => T::Relation(Relation::Approximate),
+        "pi" => T::Pi,
+        "degree" => T::Degree,
+        "lor" | "vee" => T::Word("or".into()),
+        "land" | "wedge" => T::Word("and".into()),
+        "therefore" | "Rightarrow" | "implies" | "to" | "rightarrow" => T::So,
+        "vert" | "lvert" | "rvert" | "mid" => T::Bar,
+        "exponentialE" => T::Word("e".into()),
+        "colon" => T::Colon,
+        "in" => T::In,
+        _ => return None,
+    })
+}
+
+const GROUP_COMMANDS: &[&str] = &[
+    "frac",
+    "dfrac",
+    "tfrac",
+    "sqrt",
+    "text",
+    "mathrm",
+    "operatorname",
+    "placeholder",
+    "textrm",
+    "mathit",
+];
+const GREEK: &[(&str, &str)] = &[
+    ("alpha", "α"),
+    ("beta", "β"),
+    ("gamma", "γ"),
+    ("delta", "δ"),
+    ("theta", "θ"),
+    ("lambda", "λ"),
+    ("mu", "μ"),
+    ("phi", "φ"),
+    ("varphi", "φ"),
+    ("omega", "ω"),
+    ("sigma", "σ"),
+    ("rho", "ρ"),
+    ("tau", "τ"),
+    ("epsilon", "ε"),
+    ("varepsilon", "ε"),
+];
+const VULGAR: &[(char, u32, u32)] = &[
+    ('½', 1, 2),
+    ('⅓', 1, 3),
+    ('⅔', 2, 3),
+    ('¼', 1, 4),
+    ('¾', 3, 4),
+    ('⅕', 1, 5),
+    ('⅖', 2, 5),
+    ('⅗', 3, 5),
+    ('⅘', 4, 5),
+    ('⅙', 1, 6),
+    ('⅚', 5, 6),
+    ('⅛', 1, 8),
+    ('⅜', 3, 8),
+    ('⅝', 5, 8),
+    ('⅞', 7, 8),
+    ('⅐', 1, 7),
+    ('⅑', 1, 9),
+    ('⅒', 1, 10),
+];
+const RAISED: &str = "⁰¹²³⁴⁵⁶⁷⁸⁹";
+
+struct Cutter<'a> {
+    text: &'a str,
+    at: usize,
+    found: Vec<Token>,
+    spaced: bool,
+    latex: bool,
+    /// How many of the next arguments are a single digit when they are not in braces: two after
+    /// `\\frac`, one after `^` in LaTeX. The outer counts wait while a brace is open.
+    single: Vec<u8>,
+}
+
+/// Cuts `text` into tokens.
+///
+/// In LaTeX, `x^23` is x squared times three.
+///
+/// # Errors
+/// A character or a LaTeX command that means nothing here.
+pub(super) fn tokens(text: &str, latex: bool) -> Result<Vec<Token>, ReadError> {
+    let (found, single) = (Vec::new(), vec![0]);
+    let mut cutter = Cutter { text, at: 0, found, spaced: false, latex, single };
+    while cutter.at < text.len() {
+        cutter.cut()?;
+    }
+    Ok(cutter.found)
+}
+
+impl<'a> Cutter<'a> {
+    fn rest(&self) -> &'a str {
+        &self.text[self.at..]
+    }
+
+    fn push(&mut self, kind: TokenKind, bytes: usize) {
+        let span = Span::new(self.at, self.at + bytes);
+        self.count_single(&kind);
+        self.found.push(Token { kind, span, spaced: self.spaced });
+        self.at += bytes;
+        self.spaced = false;
+    }
+
+    fn count_single(&mut self, kind: &TokenKind) {
+        if let Some(last) = self.single.last_mut() {
+            *last = match kind {
+                TokenKind::Command("frac" | "dfrac" | "tfrac") => 2,
+                TokenKind::Power | TokenKind::Underscore if self.latex => 1,
+                TokenKind::Close('}') => *last,
+                _ => last.saturating_sub(1),
+            };
+        }
+        match kind {
+            TokenKind::Open('{') => self.single.push(0),
+            TokenKind::Close('}') if self.single.len() > 1 => {
+                self.single.pop();
+            }
+            _ => {}
+        }
+    }
+
+    fn skip(&mut self, bytes: usize) {
+        self.at += bytes;
+        self.spaced = true;
+    }
+
+    fn cut(&mut self) -> Result<(), ReadError> {
+        use TokenKind as T;
+        let rest = self.rest();
+        let Some(first) = rest.chars().next() else { return Ok(()) };
+        let size = first.len_utf8();
+        if first.is_whitespace() || first == '\u{200b}' || first == '\u{feff}' {
+            self.skip(size);
+            return Ok(());
+        }
+        for (sign, kind) in [
+            ("<=", T::Relation(Relation::LessOrEqual)),
+            (">=", T::Relation(Relation::GreaterOrEqual)),
+            ("!=", T::Relation(Relation::NotEqual)),
+            ("~=", T::Relation(Relation::Approximate)),
+            ("+-", T::PlusMinus),
+            ("+/-", T::PlusMinus),
+            ("=>", T::So),
+            ("->", T::So),
+            ("**", T::Power),
+        ] {
+            // `5+-3` is five plus minus three; only a sign that begins a term is "plus or minus".
+            if rest.starts_with(sign) && !(sign == "+-" && self.after_value()) {
+                self.push(kind, sign.len());
+                return Ok(());
+            }
+        }
+        if first == '\\' {
+            return self.command();
+        }
+        if first.is_ascii_digit() || (first == '.' && self.digit_follows(1)) {
+            return self.number();
+        }
+        if let Some((_, n, d)) = VULGAR.iter().find(|entry| entry.0 == first) {
+            self.push(T::VulgarFraction(*n, *d), size);
+            return Ok(());
+        }
+        if RAISED.contains(first) || (first == '⁻' && rest.chars().nth(1).is_some_and(raised)) {
+            return self.superscript();
+        }
+        if first == 'π' {
+            self.push(T::Pi, size);
+            return Ok(());
+        }
+        if first.is_alphabetic() || first == '\'' {
+            let length: usize = rest
+                .chars()
+                .take_while(|&c| (c.is_alphabetic() && c != 'π') || c == '\'' || c == '’')
+                .map(char::len_utf8)
+                .sum();
+            self.push(T::Word(rest[..length].to_owned()), length);
+            return Ok(());
+        }
+        let kind = match first {
+            '+' | '＋' => T::Plus,
+            '-' | '−' | '–' | '—' | '‐' | '‑' => T::Minus,
+            '±' => T::PlusMinus,
+            '∓' => T::MinusPlus,
+            '*' | '×' | '·' | '⋅' | '∙' | '•' => T::Times,
+            '/' | '÷' | '∕' | '⁄' => T::Over,
+            '^' => T::Power,
+            '_' => T::Underscore,
+            '%' => T::Percent,
+            '!' => T::Bang,
+            '|' => T::Bar,
+            ',' => T::Comma,
+            ';' => T::Semicolon,
+            ':' | '∶' => T::Colon,
+            '°' => T::Degree,
+            '√' => T::Root(2),
+            '∛' => T::Root(3),
+            '∜' => T::Root(4),
+            '(' | '[' | '{' => T::Open(first),
+            ')' | ']' | '}' => T::Close(first),
+            '=' => T::Relation(Relation::Equal),
+            '<' => T::Relation(Relation::Less),
+            '>' => T::Relation(Relation::Greater),
+            '≤' | '⩽' => T::Relation(Relation::LessOrEqual),
+            '≥' | '⩾' => T::Relation(Relation::GreaterOrEqual),
+            '≠' => T::Relation(Relation::NotEqual),
+            '≈' => T::Relation(Relation::Approximate),
+            '∴' | '→' | '⇒' => T::So,
+            '∨' => T::Word("or".into()),
+            '∧' => T::Word("and".into()),
+            '∈' => T::In,
+            '.' => T::Stop,
+            '$' => {
+                self.skip(size); // the marks around mathematics in running text
+                return Ok(());
+            }
+            other => {
+                let span = Span::new(self.at, self.at + size);
+                let error = ReadError::new(ReadErrorKind::UnknownCharacter(other), span);
+                return Err(error.with_mend(span, ""));
+            }
+        };
+        self.push(kind, size);
+        Ok(())
+    }
+
+    /// Whether the last token ends a value, so that a sign after it is an operation.
+    fn after_value(&self) -> bool {
+        use TokenKind as T;
+        self.found.last().is_some_and(|token| {
+            matches!(
+                token.kind,
+                T::Number(_)
+                    | T::VulgarFraction(..)
+                    | T::Word(_)
+                    | T::Close(_)
+                    | T::Pi
+                    | T::Superscript(_)
+                    | T::Percent
+                    | T::Degree
+            )
+        })
+    }
+
+    fn digit_follows(&self, bytes: usize) -> bool {
+        self.rest().as_bytes().get(bytes).is_some_and(u8::is_ascii_digit)
+    }
+
+    /// Digits, with commas or thin spaces between groups of three, and at most one point.
+    fn number(&mut self) -> Result<(), ReadError> {
+        let bytes = self.rest().as_bytes();
+        if self.single.last().is_some_and(|&n| n > 0) && bytes[0].is_ascii_digit() {
+            let digit = self.rest()[..1].to_owned();
+            self.push(TokenKind::Number(digit), 1);
+            return Ok(());
+        }
+        let digits = |from: usize| bytes[from..].iter().take_while(|b| b.is_ascii_digit()).count();
+        let mut length = digits(0);
+        let mut text = self.rest()[..length].to_owned();
+        let in_list = self.inside_list();
+        let leads = (1..=3).contains(&length);
+        while leads {
+            // A group of three after a comma (outside lists) or one space: 1,200 or 1 200 000.
+            let is_gap = match bytes.get(length) {
+                Some(b',') => !in_list,
+                Some(b' ') => true,
+                _ => false,
+            };
+            // `3 100/200` is a mixed number, not three thousand one hundred over two hundred.
+            let is_mixed = bytes.get(length) == Some(&b' ') && bytes.get(length + 4) == Some(&b'/');
+            if !is_gap || is_mixed || bytes.len() < length + 4 || digits(length + 1) != 3 {
+                break;
+            }
+            text.push_str(&self.rest()[length + 1..length + 4]);
+            length += 4;
+        }
+        if bytes.get(length) == Some(&b'.') && bytes.get(length + 1).is_some_and(u8::is_ascii_digit)
+        {
+            let places = digits(length + 1);
+            text.push_str(&self.rest()[length..=length + places]);
+            length += places + 1;
+            if bytes.get(length) == Some(&b'.')
+                && bytes.get(length + 1).is_some_and(u8::is_ascii_digit)
+            {
+                let end = length + 1 + digits(length + 1);
+                let span = Span::new(self.at, self.at + end);
+                let shown = self.rest()[..end].to_owned();
+                return Err(ReadError::new(ReadErrorKind::BadNumber(shown), span));
+            }
+        }
+        self.push(TokenKind::Number(text), length);
+        Ok(())
+    }
+
+    /// Whether the text so far stands inside the brackets of a list or a function's arguments, where
+    /// a comma parts two things. `(` counts only after a function's name.
+    fn inside_list(&self) -> bool {
+        let mut open = Vec::new();
+        for (index, token) in self.found.iter().enumerate() {
+            match token.kind {
+                TokenKind::Open(sign) => {
+                    let called = index > 0
+                        && matches!(&self.found[index - 1].kind, TokenKind::Word(w) if w.len() > 1);
+                    open.push(sign != '(' || called);
+                }
+                TokenKind::Close(_) => {
+                    open.pop();
+                }
+                _ => {}
+            }
+        }
+        open.last().copied().unwrap_or(false)
+    }
+
+    fn superscript(&mut self) -> Result<(), ReadError> {
+        let (mut value, mut length) = (0i64, 0);
+        let negative = self.rest().starts_with('⁻');
+        for c in self.rest().chars().skip(usize::from(negative)) {
+            let Some(digit) = RAISED.chars().position(|r| r == c) else { break };
+            if value > 100_000 {
+                let span = Span::new(self.at, self.at + length);
+                return Err(ReadError::new(ReadErrorKind::TooLong, span));
+            }
+            value = value * 10 + digit as i64;
+            length += c.len_utf8();
+        }
+        if negative {
+            length += '⁻'.len_utf8();
+            value = -value;
+        }
+        self.push(TokenKind::Superscript(value), length);
+        Ok(())
+    }
+
+    fn command(&mut self) -> Result<(), ReadError> {
+        let rest = &self.rest()[1..];
+        let length = rest.bytes().take_while(u8::is_ascii_alphabetic).count();
+        let name = &rest[..length];
+        if length == 0 {
+            return self.escaped(rest);
+        }
+        match name {
+            "left" | "right" | "displaystyle" | "textstyle" | "quad" | "qquad" | "limits"
+            | "nolimits" | "bigl" | "bigr" | "Bigl" | "Bigr" | "big" | "Big" => {
+                self.skip(length + 1);
+                // `\left.` is an empty bracket.
+                if (name == "left" || name == "right") && self.rest().starts_with('.') {
+                    self.skip(1);
+                }
+            }
+            "lbrace" => self.push(TokenKind::Open('{'), length + 1),
+            "rbrace" => self.push(TokenKind::Close('}'), length + 1),
+            "circ" => self.push(TokenKind::Degree, length + 1),
+            _ => {
+                if let Some(kind) = plain_command(name) {
+                    self.push(kind, length + 1);
+                } else if let Some(known) = GROUP_COMMANDS.iter().find(|known| **known == name) {
+                    self.push(TokenKind::Command(known), length + 1);
+                } else if let Some((_, letter)) = GREEK.iter().find(|entry| entry.0 == name) {
+                    self.push(TokenKind::Word((*letter).to_owned()), length + 1);
+                } else if super::names::function_named(name).is_some() {
+                    self.push(TokenKind::Word(name.to_owned()), length + 1);
+                } else {
+                    let span = Span::new(self.at, self.at + length + 1);
+                    let kind = ReadErrorKind::UnknownWord(name.to_owned());
+                    return Err(ReadError::new(kind, span));
+                }
+            }
+        }
+        Ok(())
+    }
+
+    /// `\,`, `\{`, `\%` and the like: one sign behind a backslash.
+    fn escaped(&mut self, rest: &str) -> Result<(), ReadError> {
+        match rest.chars().next() {
+            Some(',' | ';' | ':' | '!' | ' ' | '>') => self.skip(2),
+            Some('{') => self.push(TokenKind::Open('{'), 2),
+            Some('}') => self.push(TokenKind::Close('}'), 2),
+            Some('%') => self.push(TokenKind::Percent, 2),
+            Some('|') => self.push(TokenKind::Bar, 2),
+            Some('\\') => self.push(TokenKind::Semicolon, 2),
+            _ => {
+                let span = Span::new(self.at, self.at + 1);
+                let error = ReadError::new(ReadErrorKind::UnknownCharacter('\\'), span);
+                return Err(error.with_mend(span, ""));
+            }
+        }
+        Ok(())
+    }
+}
+
+fn raised(c: char) -> bool {
+    RAISED.contains(c)
+}

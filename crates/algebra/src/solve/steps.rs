@@ -1,0 +1,101 @@
+//! The lines of a solution, as data.
+
+use crate::expr::{Expr, ExprKind};
+use crate::line::Line;
+use crate::number::{Notation, Rational, Written, decimal_places, to_decimal_text};
+use crate::step::Role;
+use num_traits::Signed;
+
+/// Why a line follows from the one above. `teaching` puts it into words.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Rule {
+    /// The problem.
+    Given,
+    /// The other way of writing a ratio.
+    WriteAsFractions,
+    /// Multiplied out brackets.
+    Expand,
+    /// Put like terms together.
+    Collect,
+    /// Multiplied both sides by the common denominator.
+    ClearFractions(Expr),
+    /// Added to both sides.
+    AddToBoth(Expr),
+    /// Subtracted from both sides.
+    SubtractFromBoth(Expr),
+    /// Multiplied both sides.
+    MultiplyBoth(Expr),
+    /// Divided both sides.
+    DivideBoth(Expr),
+    /// Multiplied each numerator by the other denominator.
+    CrossMultiply,
+    /// Worked out the numbers.
+    Evaluate,
+    /// Wrote the sides the other way round.
+    SwapSides,
+    /// Found by how much the known pair is scaled.
+    ScaleFactor,
+    /// Scaled the partner of the unknown by the same factor.
+    ScalePartner(Expr),
+    /// Found how much goes with one.
+    UnitRate,
+    /// What is left is never true.
+    NeverTrue,
+    /// What is left is always true.
+    AlwaysTrue,
+    /// Put the value into the problem.
+    Substitute,
+}
+
+/// A line of a solution, with the reason it follows and what it is for.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Step {
+    /// What is written.
+    pub line: Line,
+    /// Why it follows.
+    pub rule: Rule,
+    /// What it is for.
+    pub role: Role,
+}
+
+/// Why there is no solution by this method.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Unsolved {
+    /// The line is of another kind.
+    NotThisKind,
+    /// The method does not fit this line, though another may.
+    NotThisMethod,
+    /// A limit was reached.
+    Spent,
+}
+
+/// How the numbers of a solution are written: as the problem writes its own.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(crate) enum Style {
+    Fractions,
+    Decimals,
+}
+
+impl Style {
+    pub fn of(line: &Line) -> Self {
+        let decimal = |part: &Expr| {
+            matches!(&part.kind, ExprKind::Number(w)
+                if matches!(w.notation(), Notation::Decimal { .. }))
+        };
+        let any = line.expressions().into_iter().any(|expr| expr.any(&mut |p| decimal(p)));
+        if any { Self::Decimals } else { Self::Fractions }
+    }
+
+    pub fn number(self, value: &Rational) -> Expr {
+        let places = decimal_places(value).filter(|&p| p > 0 && p <= 6);
+        match (self, places) {
+            (Self::Decimals, Some(places)) => {
+                let text = to_decimal_text(&value.abs(), places);
+                let written = Written::decimal(&text).map(|w| ExprKind::Number(w).into());
+                let size: Expr = written.unwrap_or_else(|| Expr::rational(&value.abs()));
+                if value.is_negative() { size.negative() } else { size }
+            }
+            _ => Expr::rational(value),
+        }
+    }
+}

@@ -1,0 +1,62 @@
+//! Writes expressions and lines: plain text and LaTeX that read back to the same tree, and English to
+//! be spoken. No sentences about mathematics: only the mathematics itself.
+
+mod latex;
+mod speech;
+mod text;
+
+pub use latex::{latex, latex_line};
+pub use speech::{speech, speech_line};
+pub use text::{text, text_line};
+
+use crate::expr::{Expr, ExprKind};
+
+/// How strongly the outermost operation of an expression holds together.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
+enum Strength {
+    Ratio,
+    Sum,
+    Product,
+    Function,
+    Power,
+    Value,
+}
+
+fn strength(expr: &Expr) -> Strength {
+    match &expr.kind {
+        ExprKind::Ratio(_) => Strength::Ratio,
+        ExprKind::Add(..) | ExprKind::Subtract(..) => Strength::Sum,
+        ExprKind::Negative(_) | ExprKind::PlusMinus { .. } => Strength::Sum,
+        ExprKind::Multiply(..) | ExprKind::Divide(..) => Strength::Product,
+        ExprKind::Call { .. } => Strength::Function,
+        ExprKind::Power(..) => Strength::Power,
+        ExprKind::Number(written) => match written.notation() {
+            crate::number::Notation::Mixed { .. }
+            | crate::number::Notation::Scientific { .. }
+            | crate::number::Notation::Repeating { .. } => Strength::Product,
+            _ => Strength::Value,
+        },
+        _ => Strength::Value,
+    }
+}
+
+/// Whether `left` and `right` may stand side by side and be read as a product: `2x`, `3(x + 1)`, `xy`.
+fn may_touch(left: &Expr, right: &Expr) -> bool {
+    let ends_well = match &left.kind {
+        ExprKind::Number(_) | ExprKind::Symbol(_) => strength(left) == Strength::Value,
+        ExprKind::Multiply(_, last) => may_touch(last, right),
+        ExprKind::Power(base, _) => matches!(base.kind, ExprKind::Symbol(_)),
+        ExprKind::Add(..) | ExprKind::Subtract(..) => true,
+        _ => false,
+    };
+    let begins_well = match &right.kind {
+        ExprKind::Symbol(_) | ExprKind::Root { .. } | ExprKind::Constant(_) => true,
+        ExprKind::Add(..) | ExprKind::Subtract(..) => true,
+        ExprKind::Power(base, _) => match base.kind {
+            ExprKind::Symbol(_) | ExprKind::Add(..) | ExprKind::Subtract(..) => true,
+            _ => false,
+        },
+        _ => false,
+    };
+    ends_well && begins_well
+}

@@ -1,0 +1,195 @@
+//! LaTeX for typesetting; it reads back to the same tree.
+
+use super::{Strength, may_touch, strength};
+use crate::expr::{Constant, Expr, ExprKind, Function};
+use crate::line::{Line, Relation};
+use crate::number::Notation;
+
+/// The expression in LaTeX.
+#[must_use]
+pub fn latex(expr: &Expr) -> String {
+    let mut out = String::new();
+    write(&mut out, expr);
+    out
+}
+
+/// The line in LaTeX. A sentence has none of its own: the caller has the words.
+#[must_use]
+pub fn latex_line(line: &Line) -> String {
+    let joined =
+        |lines: &[Line], by: &str| lines.iter().map(latex_line).collect::<Vec<_>>().join(by);
+    match line {
+        Line::Expression(expr) => latex(expr),
+        Line::Relations { sides, relations } => {
+            let mut out = latex(&sides[0]);
+            for (relation, side) in relations.iter().zip(&sides[1..]) {
+                out.push_str(&format!(" {} {}", sign(*relation), latex(side)));
+            }
+            out
+        }
+        Line::AnyOf(lines) => joined(lines, " \\text{ or } "),
+        Line::AllOf(lines) => joined(lines, ";\\; "),
+        Line::NoSolution => "\\text{no solution}".into(),
+        Line::AllReals => "\\text{all real numbers}".into(),
+        Line::Sentence(_) => String::new(),
+    }
+}
+
+const fn sign(relation: Relation) -> &'static str {
+    match relation {
+        Relation::Equal => "=",
+        Relation::NotEqual => "\\ne",
+        Relation::Less => "<",
+        Relation::LessOrEqual => "\\le",
+        Relation::Greater => ">",
+        Relation::GreaterOrEqual => "\\ge",
+        Relation::Approximate => "\\approx",
+    }
+}
+
+fn held(out: &mut String, expr: &Expr, least: Strength) {
+    if strength(expr) >= least
+        || matches!(expr.kind, ExprKind::Divide(..)) && least != Strength::Value
+    {
+        write(out, expr);
+    } else {
+        out.push_str("\\left(");
+        write(out, expr);
+        out.push_str("\\right)");
+    }
+}
+
+fn letter(name: &str) -> String {
+    let (base, mark) = name.split_once('_').unwrap_or((name, ""));
+    let base = match base {
+        "α" => "\\alpha",
+        "β" => "\\beta",
+        "γ" => "\\gamma",
+        "δ" => "\\delta",
+        "θ" => "\\theta",
+        "λ" => "\\lambda",
+        "μ" => "\\mu",
+        "φ" => "\\phi",
+        "ω" => "\\omega",
+        other => other,
+    };
+    if mark.is_empty() { base.to_owned() } else { format!("{base}_{{{mark}}}") }
+}
+
+fn write(out: &mut String, expr: &Expr) {
+    match &expr.kind {
+        ExprKind::Number(written) => match written.notation() {
+            Notation::Mixed { whole, numerator, denominator } => {
+                out.push_str(&format!("{whole}\\frac{{{numerator}}}{{{denominator}}}"));
+            }
+            _ => out.push_str(&written.text()),
+        },
+        ExprKind::Symbol(name) => out.push_str(&letter(name)),
+        ExprKind::Constant(Constant::Pi) => out.push_str("\\pi "),
+        ExprKind::Constant(Constant::Euler) => out.push('e'),
+        ExprKind::Negative(a) => {
+            out.push('-');
+            held(out, a, Strength::Product);
+        }
+        ExprKind::PlusMinus { opposite, value } => {
+            out.push_str(if *opposite { "\\mp " } else { "\\pm " });
+            held(out, value, Strength::Product);
+        }
+        ExprKind::Add(a, b) => {
+            held(out, a, Strength::Sum);
+            if let ExprKind::PlusMinus { .. } = &b.kind {
+                out.push(' ');
+                write(out, b);
+            } else {
+                out.push_str(" + ");
+                held(out, b, Strength::Product);
+            }
+        }
+        ExprKind::Subtract(a, b) => {
+            held(out, a, Strength::Sum);
+            out.push_str(" - ");
+            held(out, b, Strength::Product);
+        }
+        ExprKind::Multiply(a, b) => {
+            held(out, a, Strength::Product);
+            if !may_touch(a, b) {
+                out.push_str(" \\times ");
+            } else if ends_in_command(out) {
+                out.push(' ');
+            }
+            held(out, b, Strength::Function);
+        }
+        ExprKind::Divide(a, b) => {
+            out.push_str("\\frac{");
+            write(out, a);
+            out.push_str("}{");
+            write(out, b);
+            out.push('}');
+        }
+        ExprKind::Power(a, b) => {
+            held(out, a, Strength::Value);
+            out.push_str("^{");
+            write(out, b);
+            out.push('}');
+        }
+        ExprKind::Root { index, radicand } => {
+            match index {
+                2 => out.push_str("\\sqrt{"),
+                n => out.push_str(&format!("\\sqrt[{n}]{{")),
+            }
+            write(out, radicand);
+            out.push('}');
+        }
+        ExprKind::Absolute(a) => {
+            out.push_str("\\left|");
+            write(out, a);
+            out.push_str("\\right|");
+        }
+        ExprKind::Percent(a) => {
+            held(out, a, Strength::Value);
+            out.push_str("\\%");
+        }
+        ExprKind::Factorial(a) => {
+            held(out, a, Strength::Value);
+            out.push('!');
+        }
+        ExprKind::Degree(a) => {
+            held(out, a, Strength::Value);
+            out.push_str("\\degree ");
+        }
+        ExprKind::Ratio(parts) => {
+            for (index, part) in parts.iter().enumerate() {
+                out.push_str(if index == 0 { "" } else { " : " });
+                held(out, part, Strength::Product);
+            }
+        }
+        ExprKind::Call { function, arguments } => call(out, *function, arguments),
+    }
+}
+
+fn ends_in_command(out: &str) -> bool {
+    let letters = out.bytes().rev().take_while(u8::is_ascii_alphabetic).count();
+    letters > 0 && out.as_bytes().get(out.len().wrapping_sub(letters + 1)) == Some(&b'\\')
+}
+
+fn call(out: &mut String, function: Function, arguments: &[Expr]) {
+    match function {
+        Function::Hcf | Function::Lcm => {
+            out.push_str(&format!("\\operatorname{{{}}}", function.name()));
+        }
+        _ => out.push_str(&format!("\\{}", function.name())),
+    }
+    let mut shown = arguments;
+    if let (Function::Log, [_, base]) = (function, shown) {
+        out.push_str("_{");
+        write(out, base);
+        out.push('}');
+        shown = &arguments[..1];
+    }
+    out.push_str("\\left(");
+    for (index, argument) in shown.iter().enumerate() {
+        out.push_str(if index == 0 { "" } else { ", " });
+        write(out, argument);
+    }
+    out.push_str("\\right)");
+}

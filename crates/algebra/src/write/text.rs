@@ -1,0 +1,140 @@
+//! Plain text, as it could be typed; it reads back to the same tree.
+
+use super::{Strength, may_touch, strength};
+use crate::expr::{Constant, Expr, ExprKind};
+use crate::line::Line;
+
+/// The expression in plain text.
+#[must_use]
+pub fn text(expr: &Expr) -> String {
+    let mut out = String::new();
+    write(&mut out, expr);
+    out
+}
+
+/// The line in plain text. A sentence has none of its own: the caller has the words.
+#[must_use]
+pub fn text_line(line: &Line) -> String {
+    match line {
+        Line::Expression(expr) => text(expr),
+        Line::Relations { sides, relations } => {
+            let mut out = text(&sides[0]);
+            for (relation, side) in relations.iter().zip(&sides[1..]) {
+                out.push_str(&format!(" {} {}", relation.sign(), text(side)));
+            }
+            out
+        }
+        Line::AnyOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join(" or "),
+        Line::AllOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join("; "),
+        Line::NoSolution => "no solution".into(),
+        Line::AllReals => "all real numbers".into(),
+        Line::Sentence(_) => String::new(),
+    }
+}
+
+/// `expr` in brackets unless it holds together at least as strongly as `least`.
+fn held(out: &mut String, expr: &Expr, least: Strength) {
+    if strength(expr) >= least {
+        write(out, expr);
+    } else {
+        out.push('(');
+        write(out, expr);
+        out.push(')');
+    }
+}
+
+fn write(out: &mut String, expr: &Expr) {
+    match &expr.kind {
+        ExprKind::Number(written) => out.push_str(&written.text()),
+        ExprKind::Symbol(name) => out.push_str(name),
+        ExprKind::Constant(Constant::Pi) => out.push('π'),
+        ExprKind::Constant(Constant::Euler) => out.push('e'),
+        ExprKind::Negative(a) => {
+            out.push('-');
+            held(out, a, Strength::Product);
+        }
+        ExprKind::PlusMinus { opposite, value } => {
+            out.push(if *opposite { '∓' } else { '±' });
+            held(out, value, Strength::Product);
+        }
+        ExprKind::Add(a, b) => {
+            held(out, a, Strength::Sum);
+            if let ExprKind::PlusMinus { opposite, value } = &b.kind {
+                out.push_str(if *opposite { " ∓ " } else { " ± " });
+                held(out, value, Strength::Product);
+            } else {
+                out.push_str(" + ");
+                held(out, b, Strength::Product);
+            }
+        }
+        ExprKind::Subtract(a, b) => {
+            held(out, a, Strength::Sum);
+            out.push_str(" - ");
+            held(out, b, Strength::Product);
+        }
+        ExprKind::Multiply(a, b) => {
+            held(out, a, Strength::Product);
+            if !may_touch(a, b) {
+                out.push_str(" × ");
+            }
+            held(out, b, Strength::Function);
+        }
+        ExprKind::Divide(a, b) => {
+            held(out, a, Strength::Product);
+            out.push('/');
+            held(out, b, Strength::Function);
+        }
+        ExprKind::Power(a, b) => {
+            held(out, a, Strength::Value);
+            out.push('^');
+            held(out, b, Strength::Value);
+        }
+        ExprKind::Root { index, radicand } => {
+            match index {
+                2 => out.push_str("√("),
+                3 => out.push_str("∛("),
+                n => out.push_str(&format!("root({n}, ")),
+            }
+            write(out, radicand);
+            out.push(')');
+        }
+        ExprKind::Absolute(a) => {
+            out.push_str("abs(");
+            write(out, a);
+            out.push(')');
+        }
+        ExprKind::Percent(a) => {
+            held(out, a, Strength::Value);
+            out.push('%');
+        }
+        ExprKind::Factorial(a) => {
+            held(out, a, Strength::Value);
+            out.push('!');
+        }
+        ExprKind::Degree(a) => {
+            held(out, a, Strength::Value);
+            out.push('°');
+        }
+        ExprKind::Ratio(parts) => {
+            for (index, part) in parts.iter().enumerate() {
+                out.push_str(if index == 0 { "" } else { ":" });
+                held(out, part, Strength::Product);
+            }
+        }
+        ExprKind::Call { function, arguments } => {
+            out.push_str(function.name());
+            let mut shown = &arguments[..];
+            if let (crate::expr::Function::Log, [_, base]) = (function, shown) {
+                out.push('_');
+                held(out, base, Strength::Value);
+                shown = &arguments[..1];
+            }
+            out.push('(');
+            for (index, argument) in shown.iter().enumerate() {
+                out.push_str(if index == 0 { "" } else { ", " });
+                write(out, argument);
+            }
+            out.push(')');
+        }
+    }
+}
