@@ -12,6 +12,6 @@ pub(crate) mod steps;
 pub(crate) mod systems;
 
 pub use cells::{Solutions, solutions};
-pub use linear::{solve_linear, solve_undoing};
+pub use linear::{linear_coefficients, solve_linear, solve_undoing};
 pub use proportion::{Place, Proportion, ProportionMethod, solve_proportion};
 pub use steps::{Rule, Step, Unsolved};

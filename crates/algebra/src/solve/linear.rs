@@ -198,6 +198,12 @@ fn collected(terms: &[Term]) -> (Rational, Rational) {
     sums
 }
 
+/// `(a, b)` for a side that comes out as `a·letter + b`; `None` when it is not linear in that letter.
+#[must_use]
+pub fn linear_coefficients(side: &Expr, letter: &str) -> Option<(Rational, Rational)> {
+    terms(side, letter).ok().map(|terms| collected(&terms))
+}
+
 /// The terms of a side with its brackets multiplied out, in the order in which they stand.
 fn terms(expr: &Expr, letter: &str) -> Result<Vec<Term>, Unsolved> {
     let scaled = |terms: Vec<Term>, factor: &Rational| -> Vec<Term> {

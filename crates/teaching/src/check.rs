@@ -1,0 +1,258 @@
+//! One question of the check protocol and its answer; the command line reads and writes them as JSON.
+
+use crate::desk::characters;
+use crate::words::condition;
+use crate::{moves, slips, words};
+use algebra::equal::Shown;
+use algebra::form::Form;
+use algebra::write::text;
+use algebra::{Counterexample, Line, StepVerdict, compare, judge_alone, read_line};
+use serde::{Deserialize, Serialize};
+use std::collections::BTreeMap;
+
+/// A question: what does `to` do to `from`?
+#[derive(Debug, Clone, Default, Deserialize)]
+pub struct CheckRequest {
+    /// Given back with the answer.
+    #[serde(default)]
+    pub id: serde_json::Value,
+    /// The line before.
+    pub from: String,
+    /// The line after; without it, `from` is judged by itself.
+    #[serde(default)]
+    pub to: Option<String>,
+    /// The letter that equations are compared for.
+    #[serde(default)]
+    pub unknown: Option<String>,
+    /// Assumptions such as `x>0`.
+    #[serde(default)]
+    pub assume: Vec<String>,
+    /// `rad` or `deg`.
+    #[serde(default)]
+    pub angle: Option<String>,
+    /// Whether the lines hold quantities with units.
+    #[serde(default)]
+    pub quantities: bool,
+    /// A form that `to` must have.
+    #[serde(default)]
+    pub form: Option<String>,
+}
+
+/// The answer to a [`CheckRequest`].
+#[derive(Debug, Clone, Default, PartialEq, Serialize)]
+pub struct CheckAnswer {
+    /// As it came in; null for a line that was no question.
+    pub id: serde_json::Value,
+    /// `equivalent`, `not_equivalent`, `undecided` or `unreadable`.
+    pub verdict: &'static str,
+    /// `proved` or `tested`.
+    pub certainty: &'static str,
+    /// Solutions that went missing.
+    pub lost: Vec<String>,
+    /// Solutions that came in.
+    pub gained: Vec<String>,
+    /// A point that shows a difference.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub counterexample: Option<CounterexampleText>,
+    /// What the equivalence needs.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub domain: Option<String>,
+    /// The move between the lines.
+    #[serde(rename = "move", skip_serializing_if = "Option::is_none")]
+    pub made: Option<String>,
+    /// The slip between the lines.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub slip: Option<SlipText>,
+    /// Whether `to` has the form asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub form_ok: Option<bool>,
+    /// Why a line could not be read.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub error: Option<ErrorText>,
+}
+
+/// A counterexample, exactly, in plain mathematics.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
+pub struct CounterexampleText {
+    /// The letters and their values.
+    pub at: BTreeMap<String, String>,
+    /// What the first line gives there.
+    pub left: String,
+    /// What the second line gives there.
+    pub right: String,
+}
+
+/// A recognised slip.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
+pub struct SlipText {
+    /// Its id.
+    pub id: &'static str,
+    /// The sentence to the student.
+    pub says: &'static str,
+}
+
+/// Where a line could not be read, in Unicode scalar values.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
+pub struct ErrorText {
+    /// First character and one past the last.
+    pub at: (usize, usize),
+    /// What is wrong.
+    pub says: String,
+    /// What would mend it: the whole line after the mend.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub mend: Option<String>,
+}
+
+impl CheckAnswer {
+    fn new(id: serde_json::Value, verdict: &'static str) -> Self {
+        let certainty = if verdict == "undecided" { "tested" } else { "proved" };
+        Self { id, verdict, certainty, ..Self::default() }
+    }
+
+    /// The answer to a line that is no question.
+    #[must_use]
+    pub fn unreadable(id: serde_json::Value, says: &str) -> Self {
+        let error = ErrorText { at: (0, 0), says: says.into(), mend: None };
+        Self { error: Some(error), ..Self::new(id, "unreadable") }
+    }
+}
+
+/// Answers one line of the protocol, whatever it holds.
+#[must_use]
+pub fn answer_line(line: &str) -> CheckAnswer {
+    match serde_json::from_str::<CheckRequest>(line) {
+        Ok(request) => answer(&request),
+        Err(error) => {
+            let id = serde_json::from_str::<serde_json::Value>(line)
+                .ok()
+                .and_then(|value| value.get("id").cloned())
+                .unwrap_or_default();
+            CheckAnswer::unreadable(id, &format!("This is not a question as JSON: {error}."))
+        }
+    }
+}
+
+/// Answers a question.
+#[must_use]
+pub fn answer(request: &CheckRequest) -> CheckAnswer {
+    let id = || request.id.clone();
+    let read = |text: &str| {
+        read_line(text).map(|reading| reading.line).map_err(|error| {
+            let mend = error.mend.as_ref().and_then(|mend| {
+                let (before, after) = (text.get(..mend.span.start)?, text.get(mend.span.end..)?);
+                Some(format!("{before}{}{after}", mend.text))
+            });
+            let at = characters(text, error.span);
+            let error = ErrorText { at, says: words::unreadable(&error), mend };
+            CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") }
+        })
+    };
+    let from = match read(&request.from) {
+        Ok(line) => line,
+        Err(answer) => return answer,
+    };
+    let to = match request.to.as_deref().map(read).transpose() {
+        Ok(line) => line,
+        Err(answer) => return answer,
+    };
+    let form = request.form.as_deref().and_then(Form::named);
+    let form_ok = form.map(|form| form.fits(to.as_ref().unwrap_or(&from)));
+    // What is not covered yet is undecided: units, assumptions and degrees change what lines mean.
+    let degrees = request.angle.as_deref().is_some_and(|angle| angle != "rad");
+    if request.quantities || degrees || !request.assume.is_empty() {
+        return CheckAnswer { form_ok, ..CheckAnswer::new(id(), "undecided") };
+    }
+    let verdict = match &to {
+        Some(to) => compare(&from, to, request.unknown.as_deref()),
+        None => judge_alone(&from),
+    };
+    let answer = match verdict {
+        StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
+        StepVerdict::Equivalent { provided } => {
+            let domain: Vec<_> = provided.iter().map(|c| plain(&condition(c))).collect();
+            CheckAnswer {
+                domain: (!domain.is_empty()).then(|| domain.join(", ")),
+                made: to.as_ref().and_then(|to| moves::named(&from, to)).map(|m| plain(&m)),
+                ..CheckAnswer::new(id(), "equivalent")
+            }
+        }
+        StepVerdict::NotEquivalent(found) => CheckAnswer {
+            lost: found.lost.iter().map(text).collect(),
+            gained: found.gained.iter().map(text).collect(),
+            counterexample: found.counterexample.as_ref().map(shown),
+            slip: to.as_ref().and_then(|to| slip(&from, to)),
+            ..CheckAnswer::new(id(), "not_equivalent")
+        },
+    };
+    CheckAnswer { form_ok, ..answer }
+}
+
+fn slip(from: &Line, to: &Line) -> Option<SlipText> {
+    slips::recognise(from, to).map(|slip| SlipText { id: slip.id(), says: slip.to_student() })
+}
+
+fn shown(example: &Counterexample) -> CounterexampleText {
+    let side = |shown: &Shown| match shown {
+        Shown::Value(expr) => text(expr),
+        Shown::Truth(truth) => truth.to_string(),
+    };
+    CounterexampleText {
+        at: example.at.iter().map(|(l, v)| (l.clone(), algebra::number::show(v))).collect(),
+        left: side(&example.left),
+        right: side(&example.right),
+    }
+}
+
+/// A sentence with its mathematics in plain text instead of LaTeX.
+fn plain(sentence: &str) -> String {
+    sentence
+        .split('$')
+        .enumerate()
+        .map(|(index, part)| {
+            if index % 2 == 0 {
+                part.to_owned()
+            } else {
+                let read = algebra::read_latex(part);
+                read.map_or_else(|_| part.to_owned(), |r| algebra::write::text_line(&r.line))
+            }
+        })
+        .collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn ask(question: &str) -> String {
+        serde_json::to_string(&answer_line(question)).expect("answers are JSON")
+    }
+
+    #[test]
+    #[rustfmt::skip]
+    fn questions_are_answered_as_the_protocol_says() {
+        for (question, expected) in [
+            (r#"{"id":1,"from":"3(x+4)","to":"3x+12"}"#,
+             r#"{"id":1,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"move":"multiplied out"}"#),
+            (r#"{"id":"b","from":"3(x+4)","to":"3x+4"}"#,
+             r#"{"id":"b","verdict":"not_equivalent","certainty":"proved","lost":[],"gained":[],"counterexample":{"at":{"x":"0"},"left":"12","right":"4"},"slip":{"id":"second-term-not-multiplied","says":"The number before the bracket multiplies everything inside it, not just the first term."}}"#),
+            (r#"{"id":2,"from":"(x^2-1)/(x-1)","to":"x+1"}"#,
+             r#"{"id":2,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"domain":"x ≠ 1","move":"worked out"}"#),
+            (r#"{"id":3,"from":"x^2 = 5x","to":"x = 5"}"#,
+             r#"{"id":3,"verdict":"not_equivalent","certainty":"proved","lost":["0"],"gained":[]}"#),
+            (r#"{"id":4,"from":"3(2x"}"#,
+             r#"{"id":4,"verdict":"unreadable","certainty":"proved","lost":[],"gained":[],"error":{"at":[1,2],"says":"This “(” is never closed.","mend":"3(2x)"}}"#),
+            (r#"{"id":5,"from":"5+3 = 8×2 = 16"}"#,
+             r#"{"id":5,"verdict":"not_equivalent","certainty":"proved","lost":[],"gained":[],"counterexample":{"at":{},"left":"8","right":"16"}}"#),
+            (r#"{"id":6,"from":"0.05 m","to":"5 cm","quantities":true}"#,
+             r#"{"id":6,"verdict":"undecided","certainty":"tested","lost":[],"gained":[]}"#),
+            (r#"{"id":7,"from":"6/8","to":"3/4","form":"lowest_terms"}"#,
+             r#"{"id":7,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"form_ok":true}"#),
+        ] { assert_eq!(ask(question), expected); }
+    }
+
+    #[test]
+    fn what_is_no_question_gets_a_null_id() {
+        assert!(ask("not json").starts_with(r#"{"id":null,"verdict":"unreadable""#));
+        assert!(ask(r#"{"id":9,"to":"x"}"#).starts_with(r#"{"id":9,"verdict":"unreadable""#));
+    }
+}

@@ -1,0 +1,423 @@
+//! A ladder: problems that climb three stages, each with its answer and working computed and proved.
+
+use crate::draw::Draw;
+use crate::figure::Figure;
+use crate::problem::Posed;
+use crate::skill::{Skill, Stage};
+use crate::skills::{self, CATALOGUE_VERSION};
+use crate::working::{Unproved, WorkingLine};
+use algebra::number::{Rational, from_int, show};
+use algebra::solve::{Solutions, solutions};
+use algebra::write::{latex, latex_line, text, text_line};
+use algebra::{Expr, Line};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// Most rungs that one ladder may have.
+pub const MOST_RUNGS: usize = 200;
+/// Seeds are below this, so that every program can hold them exactly.
+pub const SEED_LIMIT: u64 = 1 << 53;
+
+/// What to make a ladder of.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct LadderOrder {
+    /// Skill ids; their rungs take turns.
+    pub skills: Vec<String>,
+    /// Rungs on Grip.
+    pub grip: usize,
+    /// Rungs on Tilt.
+    pub tilt: usize,
+    /// Rungs on Climb.
+    pub climb: usize,
+    /// The seed; the same seed gives the same sheet.
+    pub seed: u64,
+    /// The method of the key, where a skill has it; otherwise its usual one.
+    #[serde(default)]
+    pub method: Option<String>,
+}
+
+/// Problems that climb, with their key.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Ladder {
+    /// The version of the catalogue it was drawn from.
+    pub version: u32,
+    /// The seed it was drawn with.
+    pub seed: u64,
+    /// The problems, in the order in which they climb.
+    pub rungs: Vec<Rung>,
+}
+
+/// One problem of a ladder, as it was posed.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Rung {
+    /// The id of its skill.
+    pub skill: String,
+    /// Which step of the ladder it stands on.
+    pub stage: Stage,
+    /// What the student reads, with mathematics between dollar signs.
+    pub prompt: String,
+    /// Its picture.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub figure: Option<Figure>,
+    /// The proved answer.
+    pub answer: Answer,
+    /// For multiple choice: one right, the others from slips first.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub choices: Vec<Choice>,
+    /// The full working, each line proved.
+    pub working: Vec<WorkingLine>,
+    /// The id of the method of the working.
+    pub method: String,
+    /// The equation behind the problem, as plain mathematics.
+    pub line: String,
+    /// The letter that is asked for.
+    pub unknown: String,
+    /// Whether the student has to set up the equation.
+    pub story: bool,
+}
+
+/// An answer with the form it must have.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Answer {
+    /// In words and plain mathematics, as it stands in the key.
+    pub text: String,
+    /// For typesetting.
+    pub latex: String,
+    /// The exact value.
+    pub value: String,
+    /// The form it must have.
+    pub form: String,
+    /// The unit, where there is one.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub unit: Option<String>,
+}
+
+/// One choice of a multiple-choice version.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Choice {
+    /// As it is shown.
+    pub text: String,
+    /// Whether it is the answer.
+    pub right: bool,
+    /// The slip that leads to it, when one does.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub slip: Option<String>,
+}
+
+/// Why a ladder cannot be made.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum NoLadder {
+    /// There is no skill of that name.
+    UnknownSkill(String),
+    /// No skill of the order has that method.
+    UnknownMethod(String),
+    /// No skill was named, or no rung asked for.
+    Empty,
+    /// More rungs than one ladder may have.
+    TooManyRungs,
+    /// The seed is too large.
+    SeedTooLarge,
+    /// So many different problems of that skill and stage are not to be had.
+    RanOut(String),
+}
+
+impl NoLadder {
+    /// What to do about it, in one sentence.
+    #[must_use]
+    pub fn says(&self) -> String {
+        match self {
+            Self::UnknownSkill(id) => format!("There is no skill called “{id}”."),
+            Self::UnknownMethod(id) => format!("None of these skills has a method called “{id}”."),
+            Self::Empty => "Choose at least one skill and one rung.".into(),
+            Self::TooManyRungs => format!("A ladder can have at most {MOST_RUNGS} rungs."),
+            Self::SeedTooLarge => "The seed is too large: use a number below 2^53.".into(),
+            Self::RanOut(id) => {
+                format!("There are not so many different problems of “{id}”. Ask for fewer rungs.")
+            }
+        }
+    }
+}
+
+/// Why a problem may not leave the generator.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum NotProved {
+    /// The equation behind the problem has other solutions than the answer.
+    AnswerDoesNotFollow,
+    /// The method does not fit the problem.
+    NoWorking,
+    /// A line of the working does not hold.
+    Line(Unproved),
+    /// The working ends somewhere else than at the answer.
+    EndsElsewhere,
+    /// Fewer than three wrong choices could be made.
+    TooFewChoices,
+}
+
+/// Proves a posed problem and makes a rung of it: its answer is the only solution of its equation, the
+/// working by `method` ends there with every line holding in its role, and every wrong choice is wrong.
+///
+/// # Errors
+/// What could not be proved; such a problem is never given out.
+pub fn prove(
+    skill: &dyn Skill,
+    stage: Stage,
+    posed: &Posed,
+    method: &str,
+) -> Result<Rung, NotProved> {
+    let only = |line: &Line| match solutions(line, &posed.unknown) {
+        Ok(Solutions::Finite(values)) => match &values[..] {
+            [value] => value.as_plain_number(),
+            _ => None,
+        },
+        _ => None,
+    };
+    if only(&posed.line) != Some(posed.answer.clone()) {
+        return Err(NotProved::AnswerDoesNotFollow);
+    }
+    let working = skill.working(posed, method).ok_or(NotProved::NoWorking)?;
+    let lines = working.verified().map_err(NotProved::Line)?;
+    let last = working.last_line().ok_or(NotProved::NoWorking)?;
+    if only(last) != Some(posed.answer.clone()) {
+        return Err(NotProved::EndsElsewhere);
+    }
+    let mut working_lines = lines;
+    if let Some(flawed) = &posed.flawed {
+        working_lines.push(found_slip(flawed));
+    }
+    Ok(Rung {
+        skill: skill.card().id.into(),
+        stage,
+        prompt: posed.prompt.clone(),
+        figure: skill.figure(posed),
+        answer: answer(posed),
+        choices: choices(skill, posed, &working.0, only)?,
+        working: working_lines,
+        method: method.into(),
+        line: text_line(&posed.line),
+        unknown: posed.unknown.clone(),
+        story: posed.story.is_some(),
+    })
+}
+
+/// Which line of somebody's working breaks, and why.
+fn found_slip(flawed: &crate::problem::Flawed) -> WorkingLine {
+    let slip = crate::slips::SLIPS.iter().find(|slip| slip.id() == flawed.slip);
+    let why = slip.map_or("", |slip| slip.to_teacher());
+    let sentence = format!("Line {} of {}’s working breaks.", flawed.breaks + 1, flawed.name);
+    WorkingLine {
+        speech: sentence.clone(),
+        math: sentence,
+        latex: String::new(),
+        reason: why.into(),
+        role: algebra::Role::Concludes.name().into(),
+        verdict: crate::verdict::VerdictWord::Given,
+    }
+}
+
+fn answer(posed: &Posed) -> Answer {
+    let value = written_like(posed, &posed.answer);
+    let solved = Line::equation(Expr::symbol(&posed.unknown), value.clone());
+    let mut answer = Answer {
+        text: text_line(&solved),
+        latex: latex_line(&solved),
+        value: show(&posed.answer),
+        form: posed.form.name(),
+        unit: None,
+    };
+    if let Some(story) = &posed.story {
+        answer.text = story.sentence.clone();
+        answer.latex = latex(&value);
+        answer.unit = Some(story.unit.clone());
+    }
+    if let Some(flawed) = &posed.flawed {
+        answer.text = format!("Line {} breaks; {}", flawed.breaks + 1, answer.text);
+    }
+    answer
+}
+
+/// The value written with decimals when the problem is written with decimals.
+fn written_like(posed: &Posed, value: &Rational) -> Expr {
+    let text = text_line(&posed.line);
+    let places = algebra::number::decimal_places(value).filter(|&p| p > 0);
+    match places {
+        Some(places) if text.contains('.') => {
+            let shown = algebra::number::to_decimal_text(value, places);
+            algebra::read_expr(&shown).unwrap_or_else(|_| Expr::rational(value))
+        }
+        _ => Expr::rational(value),
+    }
+}
+
+/// The right answer and three or more wrong ones of different value, those of slips first.
+fn choices(
+    skill: &dyn Skill,
+    posed: &Posed,
+    working: &[crate::working::Draft],
+    only: impl Fn(&Line) -> Option<Rational>,
+) -> Result<Vec<Choice>, NotProved> {
+    let mut found: Vec<(Rational, Option<&'static str>)> = Vec::new();
+    let mut add = |value: Rational, slip| {
+        let new = value != posed.answer && found.iter().all(|(other, _)| *other != value);
+        if new && found.len() < 3 {
+            found.push((value, slip));
+        }
+    };
+    for draft in working {
+        let crate::working::Draft::Line { line, .. } = draft else { continue };
+        for slip in skill.slips() {
+            for wrong in slip.wrong(line) {
+                if let Some(value) = only(&wrong) {
+                    add(value, Some(slip.id()));
+                }
+            }
+        }
+    }
+    // Near the answer, where the slips alone do not give three.
+    for (factor, shift) in [(1, 1), (2, 0), (1, -1), (1, 2), (-1, 0), (1, 10)] {
+        add(&posed.answer * from_int(factor) + from_int(shift), None);
+    }
+    if found.len() < 3 {
+        return Err(NotProved::TooFewChoices);
+    }
+    let show = |value: &Rational| text(&written_like(posed, value));
+    let mut choices: Vec<Choice> = found
+        .iter()
+        .map(|(value, slip)| Choice {
+            text: show(value),
+            right: false,
+            slip: slip.map(str::to_owned),
+        })
+        .collect();
+    choices.push(Choice { text: show(&posed.answer), right: true, slip: None });
+    // By size, so that the place of the right one says nothing.
+    let values: Vec<Rational> =
+        found.iter().map(|(value, _)| value.clone()).chain([posed.answer.clone()]).collect();
+    let mut order: Vec<usize> = (0..choices.len()).collect();
+    order.sort_by(|&a, &b| values[a].cmp(&values[b]));
+    Ok(order.into_iter().map(|at| choices[at].clone()).collect())
+}
+
+impl Ladder {
+    /// Makes a ladder: Grip first, then Tilt, then Climb; skills take turns; no problem twice.
+    ///
+    /// # Errors
+    /// [`NoLadder`] says what is wrong with the order.
+    pub fn make(order: &LadderOrder) -> Result<Self, NoLadder> {
+        let skills: Vec<&dyn Skill> = order
+            .skills
+            .iter()
+            .map(|id| skills::find(id).ok_or_else(|| NoLadder::UnknownSkill(id.clone())))
+            .collect::<Result<_, _>>()?;
+        let counts = [order.grip, order.tilt, order.climb];
+        let all = counts.iter().try_fold(0usize, |sum, &n| sum.checked_add(n));
+        match all {
+            _ if skills.is_empty() => return Err(NoLadder::Empty),
+            Some(0) => return Err(NoLadder::Empty),
+            Some(n) if n <= MOST_RUNGS => {}
+            _ => return Err(NoLadder::TooManyRungs),
+        }
+        if order.seed >= SEED_LIMIT {
+            return Err(NoLadder::SeedTooLarge);
+        }
+        if let Some(method) = &order.method {
+            let has = |skill: &&dyn Skill| skill.card().methods.iter().any(|m| m.id == method);
+            if !skills.iter().any(|skill| has(skill)) {
+                return Err(NoLadder::UnknownMethod(method.clone()));
+            }
+        }
+        let mut rungs: Vec<Rung> = Vec::new();
+        for (stage, count) in Stage::ALL.into_iter().zip(counts) {
+            for at in 0..count {
+                let skill = skills[at % skills.len()];
+                let index = at / skills.len();
+                rungs.push(rung(skill, stage, index, order, &rungs)?);
+            }
+        }
+        Ok(Self { version: CATALOGUE_VERSION, seed: order.seed, rungs })
+    }
+}
+
+fn rung(
+    skill: &dyn Skill,
+    stage: Stage,
+    index: usize,
+    order: &LadderOrder,
+    before: &[Rung],
+) -> Result<Rung, NoLadder> {
+    let card = skill.card();
+    let usual = card.methods[0].id;
+    let asked = order.method.as_deref().unwrap_or(usual);
+    for attempt in 0..60 {
+        let label = format!("{}/{}/{index}/{attempt}", card.id, stage.name());
+        let posed = skill.pose(stage, index, &mut Draw::new(order.seed, &label));
+        let fits = skill.working(&posed, asked).is_some();
+        let method = if fits { asked } else { usual };
+        // An unproved problem never leaves; the next draw takes its place.
+        let Ok(rung) = prove(skill, stage, &posed, method) else { continue };
+        if before.iter().all(|other| other.prompt != rung.prompt && other.line != rung.line) {
+            return Ok(rung);
+        }
+    }
+    Err(NoLadder::RanOut(card.id.into()))
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use std::collections::HashSet;
+
+    fn order(seed: u64) -> LadderOrder {
+        let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
+        LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None }
+    }
+
+    #[test]
+    fn a_ladder_climbs_without_repeating_itself() {
+        for seed in 0..60 {
+            let ladder =
+                Ladder::make(&LadderOrder { grip: 10, tilt: 10, climb: 10, ..order(seed) })
+                    .expect("made");
+            let stages: Vec<_> = ladder.rungs.iter().map(|rung| rung.stage).collect();
+            assert!(stages.is_sorted());
+            let prompts: HashSet<_> = ladder.rungs.iter().map(|rung| &rung.prompt).collect();
+            assert_eq!(prompts.len(), 30, "seed {seed}");
+        }
+    }
+
+    #[test]
+    fn the_same_seed_gives_the_same_sheet() {
+        let make = |seed| serde_json::to_string_pretty(&Ladder::make(&order(seed)).expect("made"));
+        assert_eq!(make(3).expect("json"), make(3).expect("json"));
+        assert_ne!(make(3).expect("json"), make(4).expect("json"));
+        let golden = include_str!("../tests/golden/ladder-7.json");
+        let found = make(7).expect("json");
+        if std::env::var_os("HONEY_LADDER_BLESS").is_some() {
+            let path = concat!(env!("CARGO_MANIFEST_DIR"), "/tests/golden/ladder-7.json");
+            std::fs::write(path, &found).expect("the golden file can be written");
+            return;
+        }
+        assert_eq!(found, golden, "the catalogue changed: raise its version and bless the file");
+    }
+
+    #[test]
+    #[rustfmt::skip]
+    fn what_cannot_be_made_says_why() {
+        let say = |order: LadderOrder| Ladder::make(&order).expect_err("not to be made").says();
+        assert_eq!(say(LadderOrder { skills: vec!["nothing".into()], ..order(1) }), "There is no skill called “nothing”.");
+        assert_eq!(say(LadderOrder { grip: 0, tilt: 0, climb: 0, ..order(1) }), "Choose at least one skill and one rung.");
+        assert_eq!(say(LadderOrder { grip: usize::MAX, ..order(1) }), "A ladder can have at most 200 rungs.");
+        assert_eq!(say(LadderOrder { seed: 1 << 60, ..order(1) }), "The seed is too large: use a number below 2^53.");
+        assert!(say(LadderOrder { method: Some("magic".into()), ..order(1) }).contains("magic"));
+    }
+
+    #[test]
+    fn a_problem_with_a_wrong_answer_is_never_given_out() {
+        let skill = skills::find("equations.linear").expect("it is there");
+        let mut posed = skill.pose(Stage::Grip, 1, &mut Draw::new(5, "wrong"));
+        posed.answer += from_int(1);
+        assert_eq!(
+            prove(skill, Stage::Grip, &posed, "balance"),
+            Err(NotProved::AnswerDoesNotFollow)
+        );
+    }
+}

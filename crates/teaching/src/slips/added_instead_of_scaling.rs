@@ -1,0 +1,35 @@
+//! Added the difference instead of scaling: `n/6 = 10/15` to `n = 10 - 9`.
+
+use super::Slip;
+use algebra::solve::{Place, Proportion};
+use algebra::{Expr, Line};
+
+/// Added the difference instead of scaling: `n/6 = 10/15` to `n = 10 - 9`.
+pub struct AddedInsteadOfScaling;
+
+impl Slip for AddedInsteadOfScaling {
+    fn id(&self) -> &'static str {
+        "added-instead-of-scaling"
+    }
+
+    fn to_student(&self) -> &'static str {
+        "A ratio grows by multiplying, not by adding the same to both. By what is the known pair multiplied?"
+    }
+
+    fn to_teacher(&self) -> &'static str {
+        "Added the same amount to both terms instead of multiplying both."
+    }
+
+    fn wrong(&self, line: &Line) -> Vec<Line> {
+        let Some(proportion) = Proportion::of(line) else { return Vec::new() };
+        let terms = proportion.completed();
+        let at = Place::ALL.iter().position(|&p| p == proportion.place()).unwrap_or(0);
+        let (partner, own, other) = (&terms[at ^ 2], &terms[at ^ 1], &terms[at ^ 3]);
+        let wrong = partner + (own - other);
+        if wrong == terms[at] {
+            return Vec::new();
+        }
+        let letter = Expr::symbol(proportion.letter());
+        vec![Line::equation(letter, Expr::rational(&wrong))]
+    }
+}

@@ -1,0 +1,172 @@
+//! A typed problem, recognised and given its working.
+
+use crate::skills;
+use crate::words;
+use crate::working::{Draft, Working, WorkingLine};
+use algebra::read::Mend;
+use algebra::solve::{
+    Proportion, ProportionMethod, Step, Unsolved, solve_linear, solve_proportion, solve_undoing,
+};
+use algebra::{Line, read_line};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// A problem with its working by one method.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct TypedWorking {
+    /// What was typed.
+    pub problem: String,
+    /// As it was read, for typesetting.
+    pub latex: String,
+    /// The skill it belongs to.
+    pub skill: String,
+    /// What that skill is called.
+    pub title: String,
+    /// The method that was used.
+    pub method: String,
+    /// Every method that fits, the used one included.
+    pub methods: Vec<MethodChoice>,
+    /// The lines, each proved.
+    pub working: Vec<WorkingLine>,
+}
+
+/// A method that can be chosen.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct MethodChoice {
+    /// Its id.
+    pub id: String,
+    /// Its name in the trade.
+    pub title: String,
+}
+
+/// Why a typed problem has no working, and what to do.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct NoWorking {
+    /// One clear sentence.
+    pub says: String,
+    /// The place in the text, in UTF-8 bytes, when it could not be read.
+    pub at: Option<(usize, usize)>,
+    /// An edit that would mend it.
+    pub mend: Option<Mend>,
+}
+
+const CAN_DO: &str = "Type a linear equation such as 3(2x - 5) = 27, or a proportion with one \
+                      missing term such as n/6 = 10/15.";
+
+/// The working of what a teacher typed, by `method` or the usual one.
+///
+/// # Errors
+/// [`NoWorking`] with a sentence that says what to do.
+pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+    let line = read_line(problem)
+        .map_err(|error| NoWorking {
+            says: words::unreadable(&error),
+            at: Some((error.span.start, error.span.end)),
+            mend: error.mend,
+        })?
+        .line;
+    let no = |says: String| NoWorking { says, at: None, mend: None };
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    let [letter] = &letters[..] else {
+        return Err(no(match letters.len() {
+            0 => format!("There is no unknown in this. {CAN_DO}"),
+            _ => format!("There is more than one letter in this. {CAN_DO}"),
+        }));
+    };
+    if line.as_equation().is_none() {
+        return Err(no(format!("This is not an equation. {CAN_DO}")));
+    }
+    let skill_id =
+        if Proportion::of(&line).is_some() { "ratio.missing-term" } else { "equations.linear" };
+    let card = skills::find(skill_id).map(|skill| skill.card());
+    let card = card.ok_or_else(|| no(CAN_DO.into()))?;
+    let fitting: Vec<_> =
+        card.methods.iter().filter(|m| steps(&line, letter, m.id).is_ok()).collect();
+    let chosen = match method {
+        Some(id) => fitting.iter().find(|m| m.id == id),
+        None => fitting.first(),
+    };
+    let Some(chosen) = chosen else {
+        return Err(no(if fitting.is_empty() {
+            format!("This equation is not linear, so it cannot be worked here yet. {CAN_DO}")
+        } else {
+            "That method does not fit this problem. Choose another one.".into()
+        }));
+    };
+    let steps = steps(&line, letter, chosen.id).map_err(|_| no(CAN_DO.into()))?;
+    let working = Working(steps.into_iter().map(Draft::from).collect());
+    let working = working.verified().map_err(|line| {
+        no(format!("The working could not be proved at “{}”, so it is not shown.", line.text))
+    })?;
+    let choice =
+        |m: &&crate::skill::Method| MethodChoice { id: m.id.into(), title: m.title.into() };
+    Ok(TypedWorking {
+        problem: problem.trim().to_owned(),
+        latex: algebra::write::latex_line(&line),
+        skill: card.id.into(),
+        title: card.title.into(),
+        method: chosen.id.into(),
+        methods: fitting.iter().map(choice).collect(),
+        working,
+    })
+}
+
+fn steps(line: &Line, letter: &str, method: &str) -> Result<Vec<Step>, Unsolved> {
+    match method {
+        "balance" => solve_linear(line, letter),
+        "undo" => solve_undoing(line, letter),
+        "cross-multiply" => solve_proportion(line, ProportionMethod::CrossMultiply),
+        "scale-factor" => solve_proportion(line, ProportionMethod::ScaleFactor),
+        "unit-rate" => solve_proportion(line, ProportionMethod::UnitRate),
+        _ => Err(Unsolved::NotThisMethod),
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    #[rustfmt::skip]
+    fn a_typed_problem_gets_the_working_of_its_skill() {
+        for (problem, skill, methods, last) in [
+            ("3(2x - 5) = 27", "equations.linear",   2, "x = 7"),
+            ("n/6 = 10/15",    "ratio.missing-term", 3, "n = 4"),
+            ("2:3 = n:12",     "ratio.missing-term", 3, "n = 8"),
+            ("5x+3 = 2x+12",   "equations.linear",   1, "x = 3"),
+            ("0.5y = 4",       "equations.linear",   2, "y = 8"),
+            ("2(x+1) = 2x",    "equations.linear",   1, "no solution"),
+            ("6/n = 3",        "equations.linear",   0, ""),
+        ] {
+            let found = work(problem, None);
+            if methods == 0 {
+                assert!(found.is_err(), "{problem}");
+                continue;
+            }
+            let found = found.unwrap_or_else(|why| panic!("{problem}: {}", why.says));
+            assert_eq!((found.skill.as_str(), found.methods.len()), (skill, methods), "{problem}");
+            assert_eq!(found.working.last().map(|l| l.math.as_str()), Some(last), "{problem}");
+            for method in &found.methods {
+                let other = work(problem, Some(&method.id)).expect("it fits");
+                assert_eq!(other.working.last().map(|l| l.math.as_str()), Some(last));
+            }
+        }
+    }
+
+    #[test]
+    #[rustfmt::skip]
+    fn what_cannot_be_worked_says_what_can() {
+        for (problem, says) in [
+            ("",          "There is nothing on this line yet."),
+            ("3(2x",      "This “(” is never closed."),
+            ("5 + 3",     "There is no unknown in this."),
+            ("x + y = 3", "There is more than one letter in this."),
+            ("x^2 = 4",   "This equation is not linear"),
+            ("x < 3",     "This is not an equation."),
+        ] {
+            let found = work(problem, None).expect_err(problem);
+            assert!(found.says.starts_with(says), "{problem}: {}", found.says);
+        }
+        assert!(work(&"1+".repeat(60_000), None).expect_err("long").says.contains("too long"));
+    }
+}

@@ -1,0 +1,25 @@
+//! Every sentence about mathematics: why a line follows, why it does not, what is wrong with one that
+//! cannot be read. Mathematics in a sentence stands between dollar signs, as LaTeX.
+
+mod reading;
+mod reasons;
+mod verdicts;
+
+pub use reading::unreadable;
+pub use reasons::reason;
+pub use verdicts::{condition, domain, step_says};
+
+use algebra::Expr;
+use algebra::number::Rational;
+
+/// An expression within a sentence.
+#[must_use]
+pub fn math(expr: &Expr) -> String {
+    format!("${}$", algebra::write::latex(expr))
+}
+
+/// A number within a sentence.
+#[must_use]
+pub fn number(value: &Rational) -> String {
+    math(&Expr::rational(value))
+}

@@ -1,0 +1,136 @@
+//! Why a line holds or breaks, in one sentence to the student that does not tell the answer.
+
+use super::math;
+use crate::verdict::{LineVerdict, VerdictWord};
+use algebra::equal::Shown;
+use algebra::step::{Difference, Reason};
+use algebra::{Condition, Expr, StepVerdict};
+
+/// A condition, as mathematics in a sentence.
+#[must_use]
+pub fn condition(condition: &Condition) -> String {
+    let latex = algebra::write::latex;
+    match condition {
+        Condition::Not { letter, value } => {
+            format!("${} \\ne {}$", latex(&Expr::symbol(letter)), latex(&Expr::rational(value)))
+        }
+        Condition::NotZero(expr) => format!("${} \\ne 0$", latex(expr)),
+        Condition::NotNegative(expr) => format!("${} \\ge 0$", latex(expr)),
+        Condition::Positive(expr) => format!("${} > 0$", latex(expr)),
+    }
+}
+
+/// All conditions of a verdict, parted by commas; empty when there are none.
+#[must_use]
+pub fn domain(provided: &[Condition]) -> String {
+    provided.iter().map(condition).collect::<Vec<_>>().join(", ")
+}
+
+/// A step verdict as it is shown beside the line.
+#[must_use]
+pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
+    match verdict {
+        StepVerdict::Equivalent { provided } => {
+            LineVerdict { domain: domain(provided), ..LineVerdict::plain(VerdictWord::Holds) }
+        }
+        StepVerdict::Undecided => LineVerdict::saying(
+            VerdictWord::CantTell,
+            "This step goes beyond what can be proved here so far. Carry on.",
+        ),
+        StepVerdict::NotEquivalent(found) => differs(found, unknown),
+    }
+}
+
+/// `$x = 0$ and $x = 3$`
+fn values(letter: &str, found: &[Expr]) -> String {
+    let letter = algebra::write::latex(&Expr::symbol(letter));
+    let shown = |value: &Expr| format!("${letter} = {}$", algebra::write::latex(value));
+    found.iter().take(4).map(shown).collect::<Vec<_>>().join(" and ")
+}
+
+fn differs(found: &Difference, unknown: &str) -> LineVerdict {
+    let word = match (found.lost.is_empty(), found.gained.is_empty()) {
+        (false, true) => VerdictWord::DropsSolution,
+        (true, false) => VerdictWord::AddsSolution,
+        _ => VerdictWord::Breaks,
+    };
+    let says = match found.reason {
+        Reason::Shape => {
+            "The line above and this one are of different kinds: one has an equals sign and the \
+             other has none. Write the whole equation."
+                .into()
+        }
+        Reason::Rounding => "Look at the last figure again: this is not how it rounds.".into(),
+        Reason::NeverDefined => "There is no value for which both of these make sense.".into(),
+        Reason::Link(_) | Reason::Values => match word {
+            VerdictWord::DropsSolution => {
+                format!("{} fits the line above, but not this one.", values(unknown, &found.lost))
+            }
+            VerdictWord::AddsSolution => format!(
+                "{} fits this line, but not the line above.",
+                values(unknown, &found.gained)
+            ),
+            // Both: the new value shows the break without telling the old one.
+            _ if !found.gained.is_empty() => format!(
+                "Try {}: it fits this line, but not the line above.",
+                values(unknown, &found.gained)
+            ),
+            _ => shown_at(found),
+        },
+    };
+    LineVerdict::saying(word, says)
+}
+
+fn shown_at(found: &Difference) -> String {
+    let Some(example) = &found.counterexample else {
+        return "The line above has solutions that this one does not have.".into();
+    };
+    let places: Vec<_> = example
+        .at
+        .iter()
+        .map(|(letter, value)| {
+            let letter = algebra::write::latex(&Expr::symbol(letter));
+            format!("${letter} = {}$", algebra::write::latex(&Expr::rational(value)))
+        })
+        .collect();
+    let at = places.join(" and ");
+    match (&example.left, &example.right) {
+        (Shown::Value(left), Shown::Value(right)) if at.is_empty() => {
+            format!("{} is not the same as {}.", math(left), math(right))
+        }
+        (Shown::Value(left), Shown::Value(right)) => {
+            format!("Try {at}: the line above gives {}, this one {}.", math(left), math(right))
+        }
+        (Shown::Truth(true), _) => {
+            format!("Try {at}: the line above is true there, this one is not.")
+        }
+        _ => format!("Try {at}: this line is true there, the line above is not."),
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    #[rustfmt::skip]
+    fn the_sentence_shows_why_and_keeps_the_answer() {
+        for (from, to, word, says) in [
+            ("3(x+4)", "3x+4", VerdictWord::Breaks,
+             "Try $x = 0$: the line above gives $12$, this one $4$."),
+            ("3(2x-5) = 27", "6x-5 = 27", VerdictWord::Breaks,
+             "Try $x = \\frac{16}{3}$: it fits this line, but not the line above."),
+            ("x^2 = 5x", "x = 5", VerdictWord::DropsSolution,
+             "$x = 0$ fits the line above, but not this one."),
+            ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
+             "$x = 0$ fits this line, but not the line above."),
+            ("3x = 12", "x = 4", VerdictWord::Holds, ""),
+            ("sin x = 1", "x = 90", VerdictWord::CantTell,
+             "This step goes beyond what can be proved here so far. Carry on."),
+        ] {
+            let read = |text: &str| algebra::read_line(text).expect(text).line;
+            let found = step_says(&algebra::compare(&read(from), &read(to), None), "x");
+            assert_eq!((found.word, found.says.as_str()), (word, says), "{from} -> {to}");
+        }
+    }
+}

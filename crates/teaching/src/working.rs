@@ -1,0 +1,165 @@
+//! A working: the lines of a solution, each with its reason, its role and its verdict.
+//!
+//! A working is verified line by line before it is given out; see [`Working::verified`].
+
+use crate::verdict::VerdictWord;
+use crate::words;
+use algebra::solve::Step;
+use algebra::write::{latex_line, speech_line, text_line};
+use algebra::{Line, Role, StepVerdict, compare, judge_alone};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// One line of a working, ready to be shown.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct WorkingLine {
+    /// Plain mathematics, or a sentence.
+    pub math: String,
+    /// For typesetting; empty for a sentence.
+    pub latex: String,
+    /// To be spoken.
+    pub speech: String,
+    /// Why it follows, with mathematics between dollar signs.
+    pub reason: String,
+    /// What the line is for: `starts`, `follows`, `checks`, `concludes`, ...
+    pub role: String,
+    /// What was proved of it.
+    pub verdict: VerdictWord,
+}
+
+/// A line before it is verified.
+#[derive(Debug, Clone, PartialEq)]
+pub enum Draft {
+    /// A line of mathematics with its reason.
+    Line {
+        /// What is written.
+        line: Line,
+        /// Why.
+        reason: String,
+        /// What for.
+        role: Role,
+    },
+    /// Words: what a letter means, or the answer in a sentence.
+    Words {
+        /// The sentence.
+        sentence: String,
+        /// Why.
+        reason: String,
+        /// What for.
+        role: Role,
+    },
+}
+
+impl From<Step> for Draft {
+    fn from(step: Step) -> Self {
+        Self::Line { reason: words::reason(&step.rule), line: step.line, role: step.role }
+    }
+}
+
+/// The lines of a solution by one method.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Working(pub Vec<Draft>);
+
+/// A line that does not do what its role allows.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Unproved {
+    /// Which line, from zero.
+    pub line: usize,
+    /// What is written there.
+    pub text: String,
+}
+
+impl Working {
+    /// The lines, each proved in its role: `follows` and `concludes` are equivalent to the last line
+    /// that carries the problem, `checks` is true by itself. Sentences carry no claim of their own
+    /// here; a skill makes sure of their numbers.
+    ///
+    /// # Errors
+    /// The first line that does not hold: such a working is never given out.
+    pub fn verified(&self) -> Result<Vec<WorkingLine>, Unproved> {
+        let mut above: Option<&Line> = None;
+        let mut found = Vec::new();
+        for (index, draft) in self.0.iter().enumerate() {
+            let (line, reason, role) = match draft {
+                Draft::Words { sentence, reason, role } => {
+                    found.push(said(sentence, reason, *role));
+                    continue;
+                }
+                Draft::Line { line, reason, role } => (line, reason, *role),
+            };
+            let verdict = match (role, above) {
+                (Role::Starts, _) | (_, None) => VerdictWord::Given,
+                (Role::Checks, _) => word(&judge_alone(line)),
+                (_, Some(above)) => word(&compare(above, line, None)),
+            };
+            if !matches!(verdict, VerdictWord::Given | VerdictWord::Holds) {
+                return Err(Unproved { line: index, text: text_line(line) });
+            }
+            if role != Role::Checks {
+                above = Some(line);
+            }
+            found.push(WorkingLine {
+                math: text_line(line),
+                latex: latex_line(line),
+                speech: speech_line(line),
+                reason: reason.clone(),
+                role: role.name().into(),
+                verdict,
+            });
+        }
+        Ok(found)
+    }
+
+    /// The last line of mathematics that carries the problem.
+    #[must_use]
+    pub fn last_line(&self) -> Option<&Line> {
+        self.0.iter().rev().find_map(|draft| match draft {
+            Draft::Line { line, role, .. } if *role != Role::Checks => Some(line),
+            _ => None,
+        })
+    }
+}
+
+fn said(sentence: &str, reason: &str, role: Role) -> WorkingLine {
+    WorkingLine {
+        math: sentence.to_owned(),
+        latex: String::new(),
+        speech: sentence.replace('$', ""),
+        reason: reason.to_owned(),
+        role: role.name().into(),
+        verdict: VerdictWord::Given,
+    }
+}
+
+fn word(verdict: &StepVerdict) -> VerdictWord {
+    match verdict {
+        StepVerdict::Equivalent { .. } => VerdictWord::Holds,
+        StepVerdict::NotEquivalent(_) => VerdictWord::Breaks,
+        StepVerdict::Undecided => VerdictWord::CantTell,
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    fn draft(text: &str, role: Role) -> Draft {
+        let line = algebra::read_line(text).expect(text).line;
+        Draft::Line { line, reason: String::new(), role }
+    }
+
+    #[test]
+    fn a_working_with_a_line_that_breaks_is_never_given_out() {
+        let lines = |last| {
+            Working(vec![
+                draft("2(x + 3) = 16", Role::Starts),
+                draft("2x + 6 = 16", Role::Follows),
+                draft("16 - 6 = 10", Role::Checks),
+                draft(last, Role::Concludes),
+            ])
+        };
+        assert_eq!(lines("x = 5").verified().expect("it holds").len(), 4);
+        let broken = lines("x = 11").verified().expect_err("it breaks");
+        assert_eq!((broken.line, broken.text.as_str()), (3, "x = 11"));
+    }
+}
