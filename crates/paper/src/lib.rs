@@ -1,1 +1,11 @@
-//! stub
+//! Turns lessons, ladders and keys into files. So far: PDF, by Typst, embedded.
+//!
+//! What belongs here: pages built from values. What people typed reaches Typst as text or as our own
+//! expression tree in one JSON value, never as code. What never does: HTTP, SQL, rules of mathematics.
+
+mod engine;
+mod inline;
+mod math;
+pub mod sheets;
+
+pub use engine::{PaperError, Pdf, Standard};

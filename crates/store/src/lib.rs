@@ -1,1 +1,16 @@
-//! stub
+//! What is kept, in MariaDB, through SQLx.
+//!
+//! What belongs here: migrations, and one module of queries per aggregate; each function is one
+//! transaction and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
+//! `teaching`). SQL is a literal with bound values.
+
+mod database;
+pub mod desk;
+pub mod ladder;
+pub mod lesson;
+#[cfg(feature = "scratch")]
+pub mod scratch;
+pub mod session;
+pub mod teacher;
+
+pub use database::{Db, StoreError, connect, link};

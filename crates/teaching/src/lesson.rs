@@ -4,7 +4,8 @@
 //! default, so that older lessons still open; a change of meaning raises [`LESSON_VERSION`].
 
 use crate::skill::Strand;
-use crate::typed::TypedWorking;
+use crate::typed::{TypedWorking, work};
+use crate::verdict::VerdictWord;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -98,6 +99,32 @@ pub enum Block {
     },
 }
 
+/// How many lines of working there are, and how many of them are proved.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Checked {
+    /// Lines that follow from another one.
+    pub lines: u32,
+    /// Those that hold, proved.
+    pub hold: u32,
+}
+
+impl Slide {
+    /// What was proved on it.
+    #[must_use]
+    pub fn checked(&self) -> Checked {
+        let mut found = Checked::default();
+        for block in &self.blocks {
+            let Block::WorkedExample { example } = block else { continue };
+            let claims = example.working.iter().filter(|line| line.verdict != VerdictWord::Given);
+            for line in claims {
+                found.lines += 1;
+                found.hold += u32::from(line.verdict == VerdictWord::Holds);
+            }
+        }
+        found
+    }
+}
+
 /// What is wrong with a lesson that came in, in one sentence that says what to do.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct BadLesson(pub String);
@@ -183,6 +210,43 @@ impl Lesson {
         Ok(())
     }
 
+    /// What was proved on all its slides.
+    #[must_use]
+    pub fn checked(&self) -> Checked {
+        self.slides.iter().map(Slide::checked).fold(Checked::default(), |sum, slide| Checked {
+            lines: sum.lines + slide.lines,
+            hold: sum.hold + slide.hold,
+        })
+    }
+
+    /// The lesson as it can be kept after a change of `before`. An example that stood there already
+    /// stays as it was posed; any other one is worked anew, so that nothing is called proved that was
+    /// not proved here.
+    ///
+    /// # Errors
+    /// As [`Lesson::check`], and when an example has no working.
+    pub fn proved(mut self, before: &Self) -> Result<Self, BadLesson> {
+        self.check()?;
+        let kept: Vec<&TypedWorking> = before.examples().collect();
+        for slide in &mut self.slides {
+            for block in &mut slide.blocks {
+                let Block::WorkedExample { example } = block else { continue };
+                if !kept.contains(&&*example) {
+                    let worked = work(&example.problem, Some(&example.method));
+                    *example = worked.map_err(|why| BadLesson(why.says))?;
+                }
+            }
+        }
+        Ok(self)
+    }
+
+    fn examples(&self) -> impl Iterator<Item = &TypedWorking> {
+        self.slides.iter().flat_map(|slide| &slide.blocks).filter_map(|block| match block {
+            Block::WorkedExample { example } => Some(example),
+            Block::Text { .. } => None,
+        })
+    }
+
     /// Minutes that the phases are over the length (positive) or short of it (negative).
     #[must_use]
     pub fn minutes_over(&self) -> i32 {
@@ -242,5 +306,35 @@ mod tests {
         lesson.slides[0].blocks.push(Block::WorkedExample { example });
         let json = serde_json::to_string(&lesson).expect("JSON");
         assert_eq!(serde_json::from_str::<Lesson>(&json).expect("a lesson"), lesson);
+    }
+
+    #[test]
+    fn nothing_is_called_proved_that_was_not_proved_here() {
+        let before = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
+        let honest = work("3x + 2 = 14", None).expect("worked");
+        let mut forged = honest.clone();
+        forged.working.last_mut().expect("lines").math = "x = 5".into();
+        let with = |example: TypedWorking| {
+            let mut lesson = before.clone();
+            lesson.slides[0].blocks.push(Block::WorkedExample { example });
+            lesson
+        };
+        assert_eq!(with(forged.clone()).proved(&before), Ok(with(honest.clone())));
+        // What stands there already stays as it was posed.
+        let mut older = honest;
+        older.working[1].reason = "as we said it last year".into();
+        assert_eq!(with(older.clone()).proved(&with(older.clone())), Ok(with(older)));
+        forged.problem = "3x + = 14".into();
+        assert!(with(forged).proved(&before).is_err());
+    }
+
+    #[test]
+    fn the_lines_that_were_proved_are_counted() {
+        let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
+        assert_eq!(lesson.checked(), Checked::default());
+        let example = work("3x + 2 = 14", None).expect("worked");
+        let follow = u32::try_from(example.working.len()).expect("few") - 1;
+        lesson.slides[0].blocks.push(Block::WorkedExample { example });
+        assert_eq!(lesson.checked(), Checked { lines: follow, hold: follow });
     }
 }

@@ -1,5 +1,6 @@
 //! A typed problem, recognised and given its working.
 
+use crate::desk::DeskLine;
 use crate::skills;
 use crate::words;
 use crate::working::{Draft, Working, WorkingLine};
@@ -7,7 +8,8 @@ use algebra::read::Mend;
 use algebra::solve::{
     Proportion, ProportionMethod, Step, Unsolved, solve_linear, solve_proportion, solve_undoing,
 };
-use algebra::{Line, read_line};
+use algebra::write::text_line;
+use algebra::{Line, read_latex, read_line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -111,6 +113,26 @@ pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorki
     })
 }
 
+/// The working of a problem written in the mathematics field or typed plainly.
+///
+/// # Errors
+/// As [`work`]; a place in LaTeX is not given, since nobody sees the LaTeX.
+pub fn work_written(problem: &DeskLine, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+    if !problem.latex {
+        return work(&problem.text, method);
+    }
+    match read_latex(&problem.text) {
+        Ok(reading) if !matches!(reading.line, Line::Sentence(_)) => {
+            work(&text_line(&reading.line), method)
+        }
+        Ok(_) => {
+            let says = format!("No mathematics was found in this. {CAN_DO}");
+            Err(NoWorking { says, at: None, mend: None })
+        }
+        Err(error) => Err(NoWorking { says: words::unreadable(&error), at: None, mend: None }),
+    }
+}
+
 fn steps(line: &Line, letter: &str, method: &str) -> Result<Vec<Step>, Unsolved> {
     match method {
         "balance" => solve_linear(line, letter),
@@ -151,6 +173,17 @@ mod tests {
                 assert_eq!(other.working.last().map(|l| l.math.as_str()), Some(last));
             }
         }
+    }
+
+    #[test]
+    fn a_problem_from_the_mathematics_field_is_the_same_problem() {
+        let written = DeskLine { text: "\\frac{n}{6}=\\frac{10}{15}".into(), latex: true };
+        let found = work_written(&written, None).expect("worked");
+        assert_eq!(found, work("n/6 = 10/15", None).expect("worked"));
+        let plain = DeskLine { text: "3x = 12".into(), latex: false };
+        assert_eq!(work_written(&plain, None), work("3x = 12", None));
+        let unfinished = DeskLine { text: "3(2x".into(), latex: true };
+        assert!(work_written(&unfinished, None).expect_err("unfinished").says.contains("closed"));
     }
 
     #[test]

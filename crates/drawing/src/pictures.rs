@@ -1,0 +1,18 @@
+//! Every picture, one file each.
+
+mod bar;
+mod number_line;
+mod ratio_table;
+
+use crate::scene::Scene;
+use teaching::figure::Figure;
+
+/// Lays a figure out.
+#[must_use]
+pub fn draw(figure: &Figure) -> Scene {
+    match figure {
+        Figure::RatioTable { rows, columns } => ratio_table::draw(rows, columns),
+        Figure::NumberLine { from, to, points } => number_line::draw(*from, *to, points),
+        Figure::Bar { parts, total } => bar::draw(parts, total),
+    }
+}

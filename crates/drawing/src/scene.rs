@@ -1,0 +1,121 @@
+//! A scene: shapes and labels in units of a hundredth of an inch on paper, a pixel on the screen; the
+//! origin is the upper left corner.
+
+use serde::Serialize;
+use utoipa::ToSchema;
+
+/// A picture, laid out.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct Scene {
+    /// Width in units.
+    pub width: f64,
+    /// Height in units.
+    pub height: f64,
+    /// From back to front.
+    pub shapes: Vec<Shape>,
+    /// In front of all shapes.
+    pub labels: Vec<Label>,
+    /// What the picture shows, for those who cannot see it.
+    pub describes: String,
+}
+
+/// What a colour stands for; the screen and the paper choose the colour.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
+#[serde(rename_all = "lowercase")]
+pub enum Tone {
+    /// Lines and text.
+    Ink,
+    /// Lines that help.
+    Faint,
+    /// What is asked for.
+    Honey,
+    /// A light ground.
+    Ground,
+}
+
+/// One shape.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+#[serde(tag = "kind", rename_all = "lowercase")]
+pub enum Shape {
+    /// A straight line.
+    Line {
+        /// Start, x.
+        x1: f64,
+        /// Start, y.
+        y1: f64,
+        /// End, x.
+        x2: f64,
+        /// End, y.
+        y2: f64,
+        /// Its colour.
+        tone: Tone,
+        /// Its width.
+        width: f64,
+    },
+    /// A rectangle.
+    Box {
+        /// Left edge.
+        x: f64,
+        /// Upper edge.
+        y: f64,
+        /// Width.
+        width: f64,
+        /// Height.
+        height: f64,
+        /// What it is filled with; nothing when absent.
+        fill: Option<Tone>,
+    },
+    /// A filled disc.
+    Dot {
+        /// Centre, x.
+        x: f64,
+        /// Centre, y.
+        y: f64,
+        /// Radius.
+        radius: f64,
+        /// Its colour.
+        tone: Tone,
+    },
+}
+
+/// Which point of a label stands at its place.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
+#[serde(rename_all = "lowercase")]
+pub enum Anchor {
+    /// The middle of its left edge.
+    Start,
+    /// Its centre.
+    Middle,
+    /// The middle of its right edge.
+    End,
+}
+
+/// A label, in words or in mathematics.
+#[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
+pub struct Label {
+    /// Where its anchor stands.
+    pub x: f64,
+    /// Where its anchor stands.
+    pub y: f64,
+    /// Which of its points that is.
+    pub anchor: Anchor,
+    /// As plain text or plain mathematics.
+    pub text: String,
+    /// For typesetting; empty for words.
+    pub latex: String,
+}
+
+impl Label {
+    /// Words.
+    #[must_use]
+    pub fn words(x: f64, y: f64, anchor: Anchor, text: &str) -> Self {
+        Self { x, y, anchor, text: text.into(), latex: String::new() }
+    }
+
+    /// Mathematics in plain typing; shown as words when it cannot be read.
+    #[must_use]
+    pub fn math(x: f64, y: f64, anchor: Anchor, text: &str) -> Self {
+        let latex = algebra::read_expr(text).map(|e| algebra::write::latex(&e)).unwrap_or_default();
+        Self { latex, ..Self::words(x, y, anchor, text) }
+    }
+}

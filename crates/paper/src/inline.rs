@@ -1,0 +1,32 @@
+//! Running text with mathematics between dollar signs, as pieces for the templates.
+
+use serde_json::{Value, json};
+
+/// The pieces of `text`. Mathematics that cannot be read is printed as it was typed.
+pub(crate) fn pieces(text: &str) -> Value {
+    let parts: Vec<Value> = text
+        .split('$')
+        .enumerate()
+        .filter(|(_, part)| !part.is_empty())
+        .map(|(index, part)| {
+            if index % 2 == 0 {
+                return json!({ "t": part });
+            }
+            match algebra::read_latex(part) {
+                Ok(reading) => json!({ "m": crate::math::line(&reading.line) }),
+                Err(_) => json!({ "t": part }),
+            }
+        })
+        .collect();
+    Value::Array(parts)
+}
+
+/// A line of a working: mathematics, or a sentence with mathematics in it.
+pub(crate) fn working_line(line: &teaching::WorkingLine) -> Value {
+    match algebra::read_latex(&line.latex) {
+        Ok(reading) if !line.latex.is_empty() => {
+            json!([{ "m": crate::math::line(&reading.line) }])
+        }
+        _ => pieces(&line.math),
+    }
+}

@@ -1,0 +1,3 @@
+//! Every kind of sheet, one file each.
+
+pub mod ladder;

@@ -1,0 +1,167 @@
+//! A ladder as a sheet for students, and its key for the teacher.
+
+use crate::engine::{PaperError, Pdf, Template, pdf};
+use crate::inline;
+use drawing::{Anchor, Scene, Shape, Tone};
+use serde_json::{Value, json};
+use teaching::ladder::{Ladder, Rung};
+use teaching::skill::Stage;
+
+/// The problems with room to work.
+///
+/// # Errors
+/// [`PaperError`] when the sheet cannot be typeset.
+pub fn sheet(title: &str, ladder: &Ladder) -> Result<Pdf, PaperError> {
+    pdf(Template::Ladder, &data(title, ladder, false))
+}
+
+/// The answers; with `full`, every working too.
+///
+/// # Errors
+/// [`PaperError`] when the sheet cannot be typeset.
+pub fn key(title: &str, ladder: &Ladder, full: bool) -> Result<Pdf, PaperError> {
+    pdf(Template::Key, &data(title, ladder, full))
+}
+
+fn data(title: &str, ladder: &Ladder, full: bool) -> Value {
+    let stages: Vec<Value> = Stage::ALL
+        .into_iter()
+        .filter_map(|stage| {
+            let rungs: Vec<Value> = ladder
+                .rungs
+                .iter()
+                .enumerate()
+                .filter(|(_, rung)| rung.stage == stage)
+                .map(|(index, rung)| self::rung(index + 1, rung))
+                .collect();
+            (!rungs.is_empty()).then(|| json!({ "name": name(stage), "rungs": rungs }))
+        })
+        .collect();
+    json!({
+        "title": title,
+        "seed": ladder.seed.to_string(),
+        "version": ladder.version,
+        "full": full,
+        "stages": stages,
+    })
+}
+
+const fn name(stage: Stage) -> &'static str {
+    match stage {
+        Stage::Grip => "Grip",
+        Stage::Tilt => "Tilt",
+        Stage::Climb => "Climb",
+    }
+}
+
+fn rung(number: usize, rung: &Rung) -> Value {
+    let lines: Vec<Value> = rung
+        .working
+        .iter()
+        .map(|line| {
+            json!({ "math": inline::working_line(line), "reason": inline::pieces(&line.reason) })
+        })
+        .collect();
+    // An answer in words is printed as words; otherwise as mathematics.
+    let answer = if rung.story {
+        inline::pieces(&rung.answer.text)
+    } else {
+        match rung.answer.text.split_once("; ") {
+            Some((words, _)) => inline::pieces(&format!("{words}; ${}$", rung.answer.latex)),
+            None => inline::pieces(&format!("${}$", rung.answer.latex)),
+        }
+    };
+    json!({
+        "number": number,
+        "prompt": inline::pieces(&rung.prompt),
+        "figure": rung.figure.as_ref().map(|figure| scene(&drawing::draw(figure))),
+        "answer": answer,
+        "lines": lines,
+        "room": rung.working.len(),
+    })
+}
+
+/// A scene as the templates draw it: the same layout as on the screen.
+fn scene(scene: &Scene) -> Value {
+    let tone = |tone: Tone| match tone {
+        Tone::Ink => "ink",
+        Tone::Faint => "faint",
+        Tone::Honey => "honey",
+        Tone::Ground => "ground",
+    };
+    let shapes: Vec<Value> = scene
+        .shapes
+        .iter()
+        .map(|shape| match shape {
+            Shape::Line { x1, y1, x2, y2, tone: colour, width } => json!({
+                "kind": "line", "x1": x1, "y1": y1, "x2": x2, "y2": y2,
+                "tone": tone(*colour), "width": width
+            }),
+            Shape::Box { x, y, width, height, fill } => json!({
+                "kind": "box", "x": x, "y": y, "width": width, "height": height,
+                "fill": fill.map(tone)
+            }),
+            Shape::Dot { x, y, radius, tone: colour } => json!({
+                "kind": "dot", "x": x, "y": y, "radius": radius, "tone": tone(*colour)
+            }),
+        })
+        .collect();
+    let labels: Vec<Value> = scene
+        .labels
+        .iter()
+        .map(|label| {
+            let anchor = match label.anchor {
+                Anchor::Start => "start",
+                Anchor::Middle => "middle",
+                Anchor::End => "end",
+            };
+            let text = if label.latex.is_empty() {
+                json!([{ "t": label.text }])
+            } else {
+                inline::pieces(&format!("${}$", label.latex))
+            };
+            json!({ "x": label.x, "y": label.y, "anchor": anchor, "text": text })
+        })
+        .collect();
+    json!({
+        "width": scene.width, "height": scene.height, "shapes": shapes, "labels": labels,
+        "describes": scene.describes
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::engine::Standard;
+    use teaching::ladder::LadderOrder;
+
+    fn ladder() -> Ladder {
+        let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
+        let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed: 7, method: None };
+        Ladder::make(&order).expect("made")
+    }
+
+    #[test]
+    fn sheets_are_accessible_and_the_same_every_time() {
+        let ladder = ladder();
+        for made in [sheet("Proportions", &ladder), key("Proportions", &ladder, true)] {
+            let made = made.expect("typeset");
+            assert!(made.bytes.starts_with(b"%PDF"));
+            assert_eq!(made.standard, Standard::Ua1);
+        }
+        let again = || sheet("Proportions", &ladder).expect("typeset").bytes;
+        assert_eq!(again(), again());
+    }
+
+    #[test]
+    fn what_people_type_is_printed_and_never_run() {
+        let mut ladder = ladder();
+        let typed = "#panic(\"no\") $#import \"/x\"$ \\ * _ @ ` ] ) ${} $#while true {}$";
+        ladder.rungs[0].prompt = typed.into();
+        let nested = format!("{}x{}", "(1+".repeat(50), ")".repeat(50));
+        ladder.rungs[1].prompt = format!("Look at ${nested}$.");
+        let powers = format!("{}x", "2^".repeat(55));
+        ladder.rungs[2].prompt = format!("Look at ${powers}$.");
+        assert!(sheet("#[x] $", &ladder).expect("typeset").bytes.starts_with(b"%PDF"));
+    }
+}

@@ -1,0 +1,47 @@
+//! Every route, and the description of the API that the front end's types are made from.
+
+use crate::app::App;
+use crate::routes;
+use utoipa::OpenApi;
+use utoipa_axum::router::OpenApiRouter;
+
+#[derive(OpenApi)]
+#[openapi(info(
+    title = "Honey Ladder",
+    description = "Lessons, ladders and Step Desks. Every failure is a `Failure`."
+))]
+struct Description;
+
+pub(crate) fn routes() -> OpenApiRouter<App> {
+    OpenApiRouter::with_openapi(Description::openapi())
+        .merge(routes::sign_in::router())
+        .merge(routes::skills::router())
+        .merge(routes::workings::router())
+        .merge(routes::lessons::router())
+        .merge(routes::ladders::router())
+        .merge(routes::desks::router())
+        .route("/api/{*rest}", axum::routing::any(routes::nothing_here))
+}
+
+/// The description of the API, as it stands in `web/openapi.json`.
+///
+/// # Errors
+/// Never in practice: the description is plain data.
+pub fn openapi_json() -> Result<String, serde_json::Error> {
+    let (_, description) = routes().split_for_parts();
+    Ok(serde_json::to_string_pretty(&description)? + "\n")
+}
+
+#[cfg(test)]
+mod tests {
+    #[test]
+    fn the_description_in_the_front_end_is_this_one() {
+        let path = concat!(env!("CARGO_MANIFEST_DIR"), "/../../web/openapi.json");
+        let now = super::openapi_json().expect("plain data");
+        if std::env::var_os("HONEY_LADDER_BLESS").is_some() {
+            std::fs::write(path, &now).expect("the description can be written");
+        }
+        let kept = std::fs::read_to_string(path).unwrap_or_default();
+        assert!(kept == now, "web/openapi.json is stale: run the tests once with HONEY_LADDER_BLESS=1");
+    }
+}

@@ -1,0 +1,111 @@
+//! What a route answers when it cannot do what was asked: one status, one sentence that says what to do.
+
+use axum::Json;
+use axum::http::StatusCode;
+use axum::response::{IntoResponse, Response};
+use serde::{Deserialize, Serialize};
+use store::StoreError;
+use utoipa::ToSchema;
+
+/// A failure, as the browser gets it.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Failure {
+    /// What kind it is.
+    pub kind: FailureKind,
+    /// One sentence that says what to do.
+    pub says: String,
+    /// For an unreadable line: first character and one past the last.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub at: Option<(usize, usize)>,
+    /// For an unreadable line: the whole line as it would be after a mend.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub mended: Option<String>,
+    /// For a stale save: the revision that stands.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub revision: Option<u32>,
+}
+
+/// Kinds of failure.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum FailureKind {
+    /// Nobody is signed in.
+    SignIn,
+    /// There is none, or it is somebody else's.
+    NotFound,
+    /// Somebody saved in between.
+    Stale,
+    /// What was sent cannot be kept or worked.
+    Bad,
+    /// Too large.
+    TooLarge,
+    /// Our own mistake.
+    Internal,
+}
+
+/// A failure with its status.
+#[derive(Debug)]
+pub struct ApiError {
+    status: StatusCode,
+    failure: Failure,
+}
+
+impl ApiError {
+    pub(crate) fn new(status: StatusCode, kind: FailureKind, says: impl Into<String>) -> Self {
+        let failure = Failure { kind, says: says.into(), at: None, mended: None, revision: None };
+        Self { status, failure }
+    }
+
+    pub(crate) fn bad(says: impl Into<String>) -> Self {
+        Self::new(StatusCode::UNPROCESSABLE_ENTITY, FailureKind::Bad, says)
+    }
+
+    pub(crate) fn sign_in(says: &str) -> Self {
+        Self::new(StatusCode::UNAUTHORIZED, FailureKind::SignIn, says)
+    }
+
+    pub(crate) fn not_found(says: &str) -> Self {
+        Self::new(StatusCode::NOT_FOUND, FailureKind::NotFound, says)
+    }
+
+    pub(crate) fn internal(cause: &dyn std::fmt::Display) -> Self {
+        tracing::error!("{cause}");
+        let says = "Something went wrong here. Nothing was changed; please try again.";
+        Self::new(StatusCode::INTERNAL_SERVER_ERROR, FailureKind::Internal, says)
+    }
+
+    /// A line that cannot be worked: with its place when it could not be read.
+    pub(crate) fn no_working(text: &str, why: &teaching::typed::NoWorking) -> Self {
+        let mut error = Self::bad(why.says.clone());
+        error.failure.at = why
+            .at
+            .map(|(start, end)| teaching::desk::characters(text, algebra::Span::new(start, end)));
+        error.failure.mended = why.mend.as_ref().and_then(|mend| {
+            let (before, after) = (text.get(..mend.span.start)?, text.get(mend.span.end..)?);
+            Some(format!("{before}{}{after}", mend.text))
+        });
+        error
+    }
+}
+
+impl From<StoreError> for ApiError {
+    fn from(error: StoreError) -> Self {
+        match error {
+            StoreError::NotFound => Self::not_found("This is not here, or it is not yours."),
+            StoreError::Stale { revision } => {
+                let says = "This was changed in another window in the meantime.";
+                let mut error = Self::new(StatusCode::CONFLICT, FailureKind::Stale, says);
+                error.failure.revision = Some(revision);
+                error
+            }
+            StoreError::Full => Self::bad("There is no room for one more here."),
+            other => Self::internal(&other),
+        }
+    }
+}
+
+impl IntoResponse for ApiError {
+    fn into_response(self) -> Response {
+        (self.status, Json(self.failure)).into_response()
+    }
+}

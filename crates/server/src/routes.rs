@@ -1,0 +1,15 @@
+//! Routes, one file per thing they are about.
+
+pub(crate) mod desks;
+pub(crate) mod ladders;
+pub(crate) mod lessons;
+pub(crate) mod sign_in;
+pub(crate) mod skills;
+pub(crate) mod workings;
+
+use crate::error::ApiError;
+
+/// Answers every address of the API that is none.
+pub(crate) async fn nothing_here() -> ApiError {
+    ApiError::not_found("There is nothing at this address.")
+}

@@ -1,0 +1,213 @@
+//! The Step Desk: a student joins by a link and a name, writes lines, and has each judged and kept.
+
+use crate::app::{App, compute};
+use crate::body::Body;
+use crate::error::{ApiError, Failure};
+use crate::session;
+use axum::Json;
+use axum::extract::{Path, State};
+use axum::http::StatusCode;
+use drawing::Scene;
+use serde::{Deserialize, Serialize};
+use store::desk::Written;
+use store::ladder::KeptLadder;
+use store::StoreError;
+use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge};
+use teaching::ladder::Rung;
+use teaching::skill::Stage;
+use tower_sessions::Session;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+pub(crate) fn router() -> OpenApiRouter<App> {
+    OpenApiRouter::new()
+        .routes(routes!(look))
+        .routes(routes!(join))
+        .routes(routes!(leave))
+        .routes(routes!(write))
+}
+
+/// Longest name of a student, in characters.
+const LONGEST_NAME: usize = 40;
+/// Longest line that is kept, in bytes; a longer one is refused with a sentence.
+const LONGEST_LINE: usize = 4_000;
+
+/// A rung as a student sees it: nothing of its answer.
+#[derive(Serialize, ToSchema)]
+struct DeskRung {
+    number: usize,
+    stage: Stage,
+    prompt: String,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    scene: Option<Scene>,
+    /// The letter that is asked for.
+    unknown: String,
+    /// Whether the student sets up the equation.
+    story: bool,
+}
+
+/// What stands on a rung.
+#[derive(Serialize, ToSchema)]
+struct WrittenView {
+    number: u16,
+    revision: u32,
+    lines: Vec<DeskLine>,
+    judgement: Judgement,
+}
+
+/// A desk as its student sees it.
+#[derive(Serialize, ToSchema)]
+struct DeskView {
+    title: String,
+    /// The name that was given; absent before joining, and the rungs with it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    student: Option<String>,
+    rungs: Vec<DeskRung>,
+    written: Vec<WrittenView>,
+}
+
+/// Who sits down.
+#[derive(Deserialize, ToSchema)]
+struct Joining {
+    name: String,
+}
+
+/// The lines of one rung.
+#[derive(Deserialize, ToSchema)]
+struct Writing {
+    /// The revision that was changed; 0 when nothing was there.
+    based_on: u32,
+    lines: Vec<DeskLine>,
+}
+
+/// Lines that are kept, with what is said of them.
+#[derive(Serialize, ToSchema)]
+struct WritingKept {
+    revision: u32,
+    judgement: Judgement,
+}
+
+fn rung_view(number: usize, rung: &Rung) -> DeskRung {
+    DeskRung {
+        number,
+        stage: rung.stage,
+        prompt: rung.prompt.clone(),
+        scene: rung.figure.as_ref().map(drawing::draw),
+        unknown: rung.unknown.clone(),
+        story: rung.story,
+    }
+}
+
+async fn ladder(app: &App, link: &str) -> Result<KeptLadder, ApiError> {
+    store::ladder::by_link(&app.db, link).await.map_err(|error| match error {
+        StoreError::NotFound => {
+            ApiError::not_found("This link opens no Step Desk. Ask for it again.")
+        }
+        other => other.into(),
+    })
+}
+
+async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiError> {
+    let kept = ladder(app, link).await?;
+    let nobody = || DeskView {
+        title: kept.title.clone(),
+        student: None,
+        rungs: Vec::new(),
+        written: Vec::new(),
+    };
+    let Some(id) = session::desk(session, link).await? else { return Ok(nobody()) };
+    let desk = match store::desk::find(&app.db, kept.id, id).await {
+        Ok(desk) => desk,
+        Err(StoreError::NotFound) => return Ok(nobody()),
+        Err(error) => return Err(error.into()),
+    };
+    let rungs = kept.ladder.rungs.iter().enumerate();
+    let written = |w: Written| WrittenView {
+        number: w.rung,
+        revision: w.revision,
+        lines: w.lines,
+        judgement: w.judgement,
+    };
+    Ok(DeskView {
+        student: Some(desk.student),
+        rungs: rungs.map(|(index, rung)| rung_view(index + 1, rung)).collect(),
+        written: desk.written.into_iter().map(written).collect(),
+        ..nobody()
+    })
+}
+
+/// Opens a Step Desk.
+#[utoipa::path(get, path = "/api/desk/{link}", params(("link" = String, Path)),
+    responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
+async fn look(
+    State(app): State<App>,
+    session: Session,
+    Path(link): Path<String>,
+) -> Result<Json<DeskView>, ApiError> {
+    Ok(Json(view(&app, &session, &link).await?))
+}
+
+/// Sits down at a Step Desk with a first name.
+#[utoipa::path(post, path = "/api/desk/{link}/join", params(("link" = String, Path)),
+    request_body = Joining,
+    responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
+async fn join(
+    State(app): State<App>,
+    session: Session,
+    Path(link): Path<String>,
+    Body(joining): Body<Joining>,
+) -> Result<Json<DeskView>, ApiError> {
+    let kept = ladder(&app, &link).await?;
+    let name = joining.name.split_whitespace().collect::<Vec<_>>().join(" ");
+    if name.is_empty() || name.chars().count() > LONGEST_NAME || name.chars().any(char::is_control)
+    {
+        return Err(ApiError::bad("Type your first name, in at most 40 characters."));
+    }
+    let desk = store::desk::join(&app.db, kept.id, &name).await?;
+    session::sit_down(&session, &link, Some(desk)).await?;
+    Ok(Json(view(&app, &session, &link).await?))
+}
+
+/// Leaves a Step Desk, so that somebody else can sit down at this device. What was written stays.
+#[utoipa::path(post, path = "/api/desk/{link}/leave", params(("link" = String, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn leave(session: Session, Path(link): Path<String>) -> Result<StatusCode, ApiError> {
+    session::sit_down(&session, &link, None).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Judges the lines of a rung and keeps them; when this answers, they are committed.
+#[utoipa::path(put, path = "/api/desk/{link}/rungs/{number}",
+    params(("link" = String, Path), ("number" = u16, Path)), request_body = Writing,
+    responses((status = 200, body = WritingKept), (status = "default", body = Failure)))]
+async fn write(
+    State(app): State<App>,
+    session: Session,
+    Path((link, number)): Path<(String, u16)>,
+    Body(writing): Body<Writing>,
+) -> Result<Json<WritingKept>, ApiError> {
+    let mut kept = ladder(&app, &link).await?;
+    let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
+    let desk = session::desk(&session, &link).await?.ok_or_else(sit_down)?;
+    let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|_| sit_down())?;
+    let index = usize::from(number).wrapping_sub(1);
+    if index >= kept.ladder.rungs.len() {
+        return Err(ApiError::not_found("This ladder has no such rung."));
+    }
+    if writing.lines.len() > MOST_LINES {
+        return Err(ApiError::bad("There is room for 60 lines. Take some out first."));
+    }
+    if writing.lines.iter().any(|line| line.text.len() > LONGEST_LINE) {
+        return Err(ApiError::bad("This line is too long. Please split it into shorter lines."));
+    }
+    let rung = kept.ladder.rungs.swap_remove(index);
+    let (lines, judgement) = compute(move || {
+        let judgement = judge(&rung, &writing.lines);
+        (writing.lines, judgement)
+    })
+    .await?;
+    let new = Written { rung: number, revision: 0, lines, judgement };
+    let revision = store::desk::save(&app.db, desk.id, writing.based_on, &new).await?;
+    Ok(Json(WritingKept { revision, judgement: new.judgement }))
+}

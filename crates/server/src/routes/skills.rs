@@ -1,0 +1,51 @@
+//! The catalogue, for choosing from.
+
+use crate::app::App;
+use crate::error::Failure;
+use crate::session::SignedIn;
+use axum::Json;
+use serde::Serialize;
+use teaching::skill::Strand;
+use teaching::skills::SKILLS;
+use teaching::typed::MethodChoice;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+pub(crate) fn router() -> OpenApiRouter<App> {
+    OpenApiRouter::new().routes(routes!(skills))
+}
+
+/// A skill's card.
+#[derive(Serialize, ToSchema)]
+struct SkillCard {
+    id: String,
+    strand: Strand,
+    /// First and last grade it is for.
+    grades: (u8, u8),
+    title: String,
+    objective: String,
+    methods: Vec<MethodChoice>,
+}
+
+/// Every skill.
+#[utoipa::path(get, path = "/api/skills",
+    responses((status = 200, body = Vec<SkillCard>), (status = "default", body = Failure)))]
+async fn skills(_teacher: SignedIn) -> Json<Vec<SkillCard>> {
+    let card = |skill: &&dyn teaching::Skill| {
+        let card = skill.card();
+        SkillCard {
+            id: card.id.into(),
+            strand: card.strand,
+            grades: card.grades,
+            title: card.title.into(),
+            objective: card.objective.into(),
+            methods: card
+                .methods
+                .iter()
+                .map(|method| MethodChoice { id: method.id.into(), title: method.title.into() })
+                .collect(),
+        }
+    };
+    Json(SKILLS.iter().map(card).collect())
+}

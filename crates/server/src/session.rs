@@ -1,0 +1,127 @@
+//! Who is asking: sessions in MariaDB behind an HttpOnly cookie, a teacher's sign-in and a student's
+//! desks in them.
+
+use crate::app::App;
+use crate::error::ApiError;
+use axum::extract::FromRequestParts;
+use axum::http::request::Parts;
+use std::collections::BTreeMap;
+use store::Db;
+use store::desk::DeskId;
+use store::teacher::TeacherId;
+use time::{Duration, OffsetDateTime};
+use tower_sessions::cookie::SameSite;
+use tower_sessions::session::{Id, Record};
+use tower_sessions::session_store::{Error, Result};
+use tower_sessions::{Expiry, Session, SessionManagerLayer, SessionStore};
+
+const TEACHER: &str = "teacher";
+const DESKS: &str = "desks";
+/// Most desks that one browser remembers: a shared laptop through a year.
+const MOST_DESKS: usize = 60;
+
+/// Sessions in the database.
+#[derive(Debug, Clone)]
+pub(crate) struct Sessions(Db);
+
+#[async_trait::async_trait]
+impl SessionStore for Sessions {
+    async fn save(&self, record: &Record) -> Result<()> {
+        let data = serde_json::to_string(&record.data).map_err(|e| Error::Encode(e.to_string()))?;
+        let expires_at = record.expiry_date.unix_timestamp();
+        let id = record.id.0.to_be_bytes();
+        let saved = store::session::save(&self.0, id, &data, expires_at).await;
+        saved.map_err(|e| Error::Backend(e.to_string()))
+    }
+
+    async fn load(&self, id: &Id) -> Result<Option<Record>> {
+        let now = OffsetDateTime::now_utc().unix_timestamp();
+        let found = store::session::load(&self.0, id.0.to_be_bytes(), now).await;
+        let Some((data, expires_at)) = found.map_err(|e| Error::Backend(e.to_string()))? else {
+            return Ok(None);
+        };
+        let decode = |e: &dyn std::fmt::Display| Error::Decode(e.to_string());
+        let data = serde_json::from_str(&data).map_err(|e| decode(&e))?;
+        let expiry_date =
+            OffsetDateTime::from_unix_timestamp(expires_at).map_err(|e| decode(&e))?;
+        Ok(Some(Record { id: *id, data, expiry_date }))
+    }
+
+    async fn delete(&self, id: &Id) -> Result<()> {
+        let done = store::session::delete(&self.0, id.0.to_be_bytes()).await;
+        done.map_err(|e| Error::Backend(e.to_string()))
+    }
+}
+
+/// Gives every request its session. A session is kept only once something is in it.
+pub(crate) fn layer(db: Db) -> SessionManagerLayer<Sessions> {
+    SessionManagerLayer::new(Sessions(db))
+        .with_name("honey_ladder")
+        .with_http_only(true)
+        .with_same_site(SameSite::Lax)
+        // Served over plain HTTP on loopback; a proxy in front that speaks HTTPS adds the attribute.
+        .with_secure(false)
+        .with_expiry(Expiry::OnInactivity(Duration::days(14)))
+}
+
+fn failed(error: tower_sessions::session::Error) -> ApiError {
+    ApiError::internal(&error)
+}
+
+/// The teacher who is signed in. A route that takes one is for teachers alone.
+#[derive(Debug, Clone, Copy)]
+pub(crate) struct SignedIn(pub TeacherId);
+
+impl FromRequestParts<App> for SignedIn {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(parts: &mut Parts, app: &App) -> std::result::Result<Self, ApiError> {
+        let refuse = || ApiError::sign_in("Please sign in first.");
+        let session = Session::from_request_parts(parts, app).await.map_err(|_| refuse())?;
+        session.get(TEACHER).await.map_err(failed)?.map(Self).ok_or_else(refuse)
+    }
+}
+
+/// Signs a teacher in; the session gets a new id, so that one known before is worth nothing.
+pub(crate) async fn sign_in(
+    session: &Session,
+    id: TeacherId,
+) -> std::result::Result<(), ApiError> {
+    session.cycle_id().await.map_err(failed)?;
+    session.insert(TEACHER, id).await.map_err(failed)
+}
+
+/// Signs out, and forgets the desks of this browser too.
+pub(crate) async fn sign_out(session: &Session) -> std::result::Result<(), ApiError> {
+    session.flush().await.map_err(failed)
+}
+
+type Desks = BTreeMap<String, DeskId>;
+
+/// The desk that this browser sits at behind a link.
+pub(crate) async fn desk(
+    session: &Session,
+    link: &str,
+) -> std::result::Result<Option<DeskId>, ApiError> {
+    let desks: Desks = session.get(DESKS).await.map_err(failed)?.unwrap_or_default();
+    Ok(desks.get(link).copied())
+}
+
+/// Sits down at a desk (or, with `None`, leaves it).
+pub(crate) async fn sit_down(
+    session: &Session,
+    link: &str,
+    desk: Option<DeskId>,
+) -> std::result::Result<(), ApiError> {
+    let mut desks: Desks = session.get(DESKS).await.map_err(failed)?.unwrap_or_default();
+    match desk {
+        Some(desk) => desks.insert(link.to_owned(), desk),
+        None => desks.remove(link),
+    };
+    while desks.len() > MOST_DESKS {
+        // The oldest desk has the lowest number.
+        let oldest = desks.iter().min_by_key(|(_, id)| **id).map(|(link, _)| link.clone());
+        oldest.and_then(|link| desks.remove(&link));
+    }
+    session.insert(DESKS, desks).await.map_err(failed)
+}

@@ -1,0 +1,128 @@
+//! Step Desks: who joined, and what each wrote on each rung.
+
+use crate::ladder::LadderId;
+use crate::teacher::TeacherId;
+use crate::{Db, StoreError};
+use sqlx::types::Json;
+use teaching::desk::{DeskLine, Judgement};
+
+/// A desk's id.
+pub type DeskId = u64;
+/// Most desks of one ladder: a year group, with room for those who start again.
+pub const MOST_DESKS: i64 = 600;
+
+/// What was written on one rung.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Written {
+    /// The rung's number, from 1.
+    pub rung: u16,
+    /// One more at each save.
+    pub revision: u32,
+    /// The lines as they were written.
+    pub lines: Vec<DeskLine>,
+    /// As the student was told.
+    pub judgement: Judgement,
+}
+
+/// A student's desk with all that is on it.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Desk {
+    /// Its id.
+    pub id: DeskId,
+    /// The name the student gave.
+    pub student: String,
+    /// Rungs that were begun, in order.
+    pub written: Vec<Written>,
+}
+
+/// Sets a desk up for a student.
+///
+/// # Errors
+/// [`StoreError::Full`] past [`MOST_DESKS`].
+pub async fn join(db: &Db, ladder: LadderId, student: &str) -> Result<DeskId, StoreError> {
+    let sql = "SELECT COUNT(*) FROM desk WHERE ladder = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(ladder).fetch_one(db).await?;
+    if count >= MOST_DESKS {
+        return Err(StoreError::Full);
+    }
+    let sql = "INSERT INTO desk (ladder, student) VALUES (?, ?)";
+    Ok(sqlx::query(sql).bind(ladder).bind(student).execute(db).await?.last_insert_id())
+}
+
+type Row = (u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
+
+fn written((rung, revision, Json(lines), Json(judgement)): Row) -> Written {
+    Written { rung, revision, lines, judgement }
+}
+
+/// A desk at a ladder.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when there is no such desk at this ladder.
+pub async fn find(db: &Db, ladder: LadderId, desk: DeskId) -> Result<Desk, StoreError> {
+    let sql = "SELECT student FROM desk WHERE id = ? AND ladder = ?";
+    let student: Option<String> =
+        sqlx::query_scalar(sql).bind(desk).bind(ladder).fetch_optional(db).await?;
+    let student = student.ok_or(StoreError::NotFound)?;
+    let sql = "SELECT rung, revision, written, judgement FROM desk_rung WHERE desk = ? ORDER BY rung";
+    let rows: Vec<Row> = sqlx::query_as(sql).bind(desk).fetch_all(db).await?;
+    Ok(Desk { id: desk, student, written: rows.into_iter().map(written).collect() })
+}
+
+/// Keeps what stands on a rung, based on revision `based_on` (0 when nothing was there), and tells
+/// the new revision. When this returns, it is committed.
+///
+/// # Errors
+/// [`StoreError::Stale`] when another window of the same student saved in between: nothing is changed.
+pub async fn save(db: &Db, desk: DeskId, based_on: u32, new: &Written) -> Result<u32, StoreError> {
+    let done = if based_on == 0 {
+        let sql = "INSERT INTO desk_rung (desk, rung, written, judgement) VALUES (?, ?, ?, ?)";
+        let query = sqlx::query(sql).bind(desk).bind(new.rung);
+        query.bind(Json(&new.lines)).bind(Json(&new.judgement)).execute(db).await
+    } else {
+        let sql = "UPDATE desk_rung SET revision = revision + 1, written = ?, judgement = ?
+                   WHERE desk = ? AND rung = ? AND revision = ?";
+        let query = sqlx::query(sql).bind(Json(&new.lines)).bind(Json(&new.judgement));
+        query.bind(desk).bind(new.rung).bind(based_on).execute(db).await
+    };
+    match done {
+        Ok(done) if done.rows_affected() == 1 => return Ok(based_on + 1),
+        Ok(_) => {}
+        Err(sqlx::Error::Database(error)) if error.is_unique_violation() => {}
+        Err(error) => return Err(error.into()),
+    }
+    let sql = "SELECT revision FROM desk_rung WHERE desk = ? AND rung = ?";
+    let stands: Option<u32> =
+        sqlx::query_scalar(sql).bind(desk).bind(new.rung).fetch_optional(db).await?;
+    Err(StoreError::Stale { revision: stands.unwrap_or(0) })
+}
+
+/// Every desk at a teacher's ladder, in the order in which students joined.
+///
+/// # Errors
+/// The database does not answer. A ladder of somebody else has no desks.
+pub async fn of_ladder(
+    db: &Db,
+    owner: TeacherId,
+    ladder: LadderId,
+) -> Result<Vec<Desk>, StoreError> {
+    let sql = "SELECT desk.id, student FROM desk JOIN ladder ON ladder.id = desk.ladder
+               WHERE desk.ladder = ? AND ladder.owner = ? ORDER BY desk.id";
+    let names: Vec<(DeskId, String)> =
+        sqlx::query_as(sql).bind(ladder).bind(owner).fetch_all(db).await?;
+    let sql = "SELECT desk, rung, revision, written, judgement FROM desk_rung
+               JOIN desk ON desk.id = desk_rung.desk WHERE desk.ladder = ? ORDER BY desk, rung";
+    let rows: Vec<(DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>)> =
+        sqlx::query_as(sql).bind(ladder).fetch_all(db).await?;
+    let mut desks: Vec<Desk> = names
+        .into_iter()
+        .map(|(id, student)| Desk { id, student, written: Vec::new() })
+        .collect();
+    for (desk, rung, revision, lines, judgement) in rows {
+        // Desks are in the order of their ids.
+        if let Ok(at) = desks.binary_search_by_key(&desk, |desk| desk.id) {
+            desks[at].written.push(written((rung, revision, lines, judgement)));
+        }
+    }
+    Ok(desks)
+}

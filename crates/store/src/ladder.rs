@@ -1,0 +1,103 @@
+//! Ladders as they were posed, each hanging on a lesson, each with the link of its Step Desk.
+
+use crate::lesson::LessonId;
+use crate::teacher::TeacherId;
+use crate::{Db, StoreError, link};
+use sqlx::types::Json;
+use teaching::Ladder;
+
+/// A ladder's id.
+pub type LadderId = u64;
+/// Most ladders of one lesson.
+pub const MOST_LADDERS: i64 = 200;
+
+/// A ladder with what it is called.
+#[derive(Debug, Clone, PartialEq)]
+pub struct KeptLadder {
+    /// Its id.
+    pub id: LadderId,
+    /// The lesson it hangs on.
+    pub lesson: LessonId,
+    /// What it is called.
+    pub title: String,
+    /// Opens its Step Desk.
+    pub link: String,
+    /// Its problems, as they were posed.
+    pub ladder: Ladder,
+}
+
+type Row = (LadderId, LessonId, String, String, Json<Ladder>);
+
+fn kept((id, lesson, title, link, Json(ladder)): Row) -> KeptLadder {
+    KeptLadder { id, lesson, title, link, ladder }
+}
+
+/// Hangs a new ladder on a lesson of the same owner.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when the lesson is not theirs, [`StoreError::Full`] past [`MOST_LADDERS`].
+pub async fn create(
+    db: &Db,
+    owner: TeacherId,
+    lesson: LessonId,
+    title: &str,
+    ladder: &Ladder,
+) -> Result<LadderId, StoreError> {
+    let mut transaction = db.begin().await?;
+    let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
+    let found: Option<LessonId> =
+        sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    let sql = "SELECT COUNT(*) FROM ladder WHERE lesson = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(lesson).fetch_one(&mut *transaction).await?;
+    if count >= MOST_LADDERS {
+        return Err(StoreError::Full);
+    }
+    let sql = "INSERT INTO ladder (owner, lesson, title, link, document) VALUES (?, ?, ?, ?, ?)";
+    let done = sqlx::query(sql)
+        .bind(owner)
+        .bind(lesson)
+        .bind(title)
+        .bind(link())
+        .bind(Json(ladder))
+        .execute(&mut *transaction)
+        .await?;
+    transaction.commit().await?;
+    Ok(done.last_insert_id())
+}
+
+/// The teacher's own ladder `id`.
+///
+/// # Errors
+/// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
+pub async fn find(db: &Db, owner: TeacherId, id: LadderId) -> Result<KeptLadder, StoreError> {
+    let sql = "SELECT id, lesson, title, link, document FROM ladder WHERE id = ? AND owner = ?";
+    let row: Option<Row> = sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(db).await?;
+    row.map(kept).ok_or(StoreError::NotFound)
+}
+
+/// The ladders that hang on a teacher's lesson, in the order in which they were made.
+///
+/// # Errors
+/// The database does not answer.
+pub async fn of_lesson(
+    db: &Db,
+    owner: TeacherId,
+    lesson: LessonId,
+) -> Result<Vec<KeptLadder>, StoreError> {
+    let sql = "SELECT id, lesson, title, link, document FROM ladder
+               WHERE lesson = ? AND owner = ? ORDER BY id";
+    let rows: Vec<Row> = sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?;
+    Ok(rows.into_iter().map(kept).collect())
+}
+
+/// The ladder whose Step Desk `link` opens.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when the link opens nothing.
+pub async fn by_link(db: &Db, link: &str) -> Result<KeptLadder, StoreError> {
+    let sql = "SELECT id, lesson, title, link, document FROM ladder WHERE link = ?";
+    let row: Option<Row> = sqlx::query_as(sql).bind(link).fetch_optional(db).await?;
+    // The column compares letters without their case; a link does not.
+    row.map(kept).filter(|ladder| ladder.link == link).ok_or(StoreError::NotFound)
+}

@@ -1,0 +1,123 @@
+//! Lessons, each its owner's alone.
+
+use crate::teacher::TeacherId;
+use crate::{Db, StoreError};
+use sqlx::types::Json;
+use teaching::Lesson;
+use teaching::skill::Strand;
+
+/// A lesson's id.
+pub type LessonId = u64;
+/// Most lessons of one teacher.
+pub const MOST_LESSONS: i64 = 5_000;
+
+/// A lesson with the revision that a save must be based on.
+#[derive(Debug, Clone, PartialEq)]
+pub struct KeptLesson {
+    /// One more at each save.
+    pub revision: u32,
+    /// The lesson as it stands.
+    pub lesson: Lesson,
+}
+
+/// A lesson as it stands on the shelf.
+#[derive(Debug, Clone, PartialEq)]
+pub struct OnShelf {
+    /// Its id.
+    pub id: LessonId,
+    /// The lesson.
+    pub lesson: Lesson,
+    /// How many ladders hang on it.
+    pub ladders: u32,
+}
+
+/// The strand as it is written in a column: the same word as in JSON.
+fn strand_name(strand: Strand) -> Result<String, StoreError> {
+    Ok(serde_json::to_value(strand)?.as_str().unwrap_or_default().to_owned())
+}
+
+/// Every lesson of a teacher, by grade, then newest first.
+///
+/// # Errors
+/// The database does not answer, or a lesson cannot be understood.
+pub async fn shelf(db: &Db, owner: TeacherId) -> Result<Vec<OnShelf>, StoreError> {
+    let sql = "SELECT id, document, (SELECT COUNT(*) FROM ladder WHERE ladder.lesson = lesson.id)
+               FROM lesson WHERE owner = ? ORDER BY grade, updated_at DESC, id DESC";
+    let rows: Vec<(LessonId, Json<Lesson>, i64)> =
+        sqlx::query_as(sql).bind(owner).fetch_all(db).await?;
+    Ok(rows
+        .into_iter()
+        .map(|(id, Json(lesson), ladders)| OnShelf {
+            id,
+            lesson,
+            ladders: u32::try_from(ladders).unwrap_or(u32::MAX),
+        })
+        .collect())
+}
+
+/// Keeps a new lesson.
+///
+/// # Errors
+/// [`StoreError::Full`] past [`MOST_LESSONS`].
+pub async fn create(db: &Db, owner: TeacherId, lesson: &Lesson) -> Result<LessonId, StoreError> {
+    let sql = "SELECT COUNT(*) FROM lesson WHERE owner = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(db).await?;
+    if count >= MOST_LESSONS {
+        return Err(StoreError::Full);
+    }
+    let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document)
+               VALUES (?, ?, ?, ?, ?, ?)";
+    let done = sqlx::query(sql)
+        .bind(owner)
+        .bind(&lesson.title)
+        .bind(&lesson.topic)
+        .bind(lesson.grade)
+        .bind(strand_name(lesson.strand)?)
+        .bind(Json(lesson))
+        .execute(db)
+        .await?;
+    Ok(done.last_insert_id())
+}
+
+/// The teacher's own lesson `id`.
+///
+/// # Errors
+/// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
+pub async fn find(db: &Db, owner: TeacherId, id: LessonId) -> Result<KeptLesson, StoreError> {
+    let sql = "SELECT revision, document FROM lesson WHERE id = ? AND owner = ?";
+    let row: Option<(u32, Json<Lesson>)> =
+        sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(db).await?;
+    let (revision, Json(lesson)) = row.ok_or(StoreError::NotFound)?;
+    Ok(KeptLesson { revision, lesson })
+}
+
+/// Keeps a changed lesson that was based on revision `based_on`, and tells its new revision.
+///
+/// # Errors
+/// [`StoreError::Stale`] when somebody saved in between: nothing is changed then.
+pub async fn save(
+    db: &Db,
+    owner: TeacherId,
+    id: LessonId,
+    based_on: u32,
+    lesson: &Lesson,
+) -> Result<u32, StoreError> {
+    let sql = "UPDATE lesson SET revision = revision + 1, title = ?, topic = ?, grade = ?,
+               strand = ?, document = ? WHERE id = ? AND owner = ? AND revision = ?";
+    let done = sqlx::query(sql)
+        .bind(&lesson.title)
+        .bind(&lesson.topic)
+        .bind(lesson.grade)
+        .bind(strand_name(lesson.strand)?)
+        .bind(Json(lesson))
+        .bind(id)
+        .bind(owner)
+        .bind(based_on)
+        .execute(db)
+        .await?;
+    if done.rows_affected() == 0 {
+        let revision = find(db, owner, id).await?.revision;
+        return Err(StoreError::Stale { revision });
+    }
+    Ok(based_on + 1)
+}

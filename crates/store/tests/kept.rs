@@ -1,0 +1,153 @@
+//! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
+
+use store::{StoreError, desk, ladder, lesson, scratch, session, teacher};
+use teaching::desk::{DeskLine, judge};
+use teaching::ladder::{Ladder, LadderOrder};
+use teaching::lesson::Lesson;
+use teaching::skill::Strand;
+
+struct World {
+    db: store::Db,
+    url: String,
+    orla: u64,
+    other: u64,
+    lesson: u64,
+}
+
+async fn world() -> World {
+    let scratch::Scratch { db, url } = scratch::scratch().await.expect("a database");
+    let orla = teacher::create(&db, "orla", "Orla Fenwick", "-").await.expect("kept");
+    let other = teacher::create(&db, "other", "Somebody Else", "-").await.expect("kept");
+    let lesson = lesson::create(&db, orla, &a_lesson("Proportions")).await.expect("kept");
+    World { db, url, orla, other, lesson }
+}
+
+fn a_lesson(topic: &str) -> Lesson {
+    Lesson::new(topic, 6, Strand::FractionsRatio, 45).expect("fine")
+}
+
+fn a_ladder() -> Ladder {
+    let skills = vec!["equations.linear".to_owned()];
+    let order = LadderOrder { skills, grip: 2, tilt: 0, climb: 1, seed: 5, method: None };
+    Ladder::make(&order).expect("made")
+}
+
+#[tokio::test]
+async fn a_lesson_comes_back_as_it_was_kept() {
+    let w = world().await;
+    let mut changed = a_lesson("½ of the honey — für alle 🐝");
+    assert_eq!(lesson::save(&w.db, w.orla, w.lesson, 1, &changed).await.expect("saved"), 2);
+    // Another connection, as after a restart.
+    let again = store::connect(&w.url).await.expect("a second start finds its tables");
+    let found = lesson::find(&again, w.orla, w.lesson).await.expect("there");
+    assert_eq!((found.revision, &found.lesson), (2, &changed));
+    changed.grade = 11;
+    lesson::save(&w.db, w.orla, w.lesson, 2, &changed).await.expect("saved");
+    lesson::create(&w.db, w.orla, &a_lesson("First")).await.expect("kept");
+    let shelf = lesson::shelf(&w.db, w.orla).await.expect("a shelf");
+    let titles: Vec<_> = shelf.iter().map(|on| on.lesson.title.as_str()).collect();
+    assert_eq!(titles, ["First", changed.title.as_str()], "by grade");
+}
+
+#[tokio::test]
+async fn a_stale_save_changes_nothing() {
+    let w = world().await;
+    let (first, second) = (a_lesson("First"), a_lesson("Second"));
+    lesson::save(&w.db, w.orla, w.lesson, 1, &first).await.expect("saved");
+    let stale = lesson::save(&w.db, w.orla, w.lesson, 1, &second).await;
+    assert!(matches!(stale, Err(StoreError::Stale { revision: 2 })), "{stale:?}");
+    assert_eq!(lesson::find(&w.db, w.orla, w.lesson).await.expect("there").lesson, first);
+}
+
+#[tokio::test]
+async fn of_two_saves_at_once_one_is_told_so() {
+    let w = world().await;
+    let (one, two) = (a_lesson("One"), a_lesson("Two"));
+    let (a, b) = tokio::join!(
+        lesson::save(&w.db, w.orla, w.lesson, 1, &one),
+        lesson::save(&w.db, w.orla, w.lesson, 1, &two)
+    );
+    assert!(a.is_ok() != b.is_ok(), "{a:?} {b:?}");
+}
+
+#[tokio::test]
+async fn nobody_finds_what_is_not_theirs() {
+    let w = world().await;
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Ladder", &a_ladder()).await.expect("kept");
+    let db = &w.db;
+    let gone = |found: Result<(), StoreError>| assert!(matches!(found, Err(StoreError::NotFound)));
+    gone(lesson::find(db, w.other, w.lesson).await.map(drop));
+    gone(lesson::save(db, w.other, w.lesson, 1, &a_lesson("Mine")).await.map(drop));
+    gone(ladder::find(db, w.other, id).await.map(drop));
+    gone(ladder::create(db, w.other, w.lesson, "Mine", &a_ladder()).await.map(drop));
+    gone(ladder::by_link(db, "no such link").await.map(drop));
+    assert!(lesson::shelf(db, w.other).await.expect("a shelf").is_empty());
+    assert!(ladder::of_lesson(db, w.other, w.lesson).await.expect("none").is_empty());
+    desk::join(db, id, "Hana").await.expect("joined");
+    assert!(desk::of_ladder(db, w.other, id).await.expect("none").is_empty());
+}
+
+#[tokio::test]
+async fn a_ladder_is_kept_as_it_was_posed() {
+    let w = world().await;
+    let posed = a_ladder();
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed).await.expect("kept");
+    let found = ladder::find(&w.db, w.orla, id).await.expect("there");
+    assert_eq!((&found.ladder, found.title.as_str()), (&posed, "Climb"));
+    assert_eq!(ladder::by_link(&w.db, &found.link).await.expect("there"), found);
+    let shouted = found.link.to_uppercase();
+    assert!(ladder::by_link(&w.db, &shouted).await.is_err(), "a link is its exact letters");
+    assert_eq!(lesson::shelf(&w.db, w.orla).await.expect("a shelf")[0].ladders, 1);
+}
+
+#[tokio::test]
+async fn what_a_student_wrote_is_kept_rung_by_rung() {
+    let w = world().await;
+    let posed = a_ladder();
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed).await.expect("kept");
+    let hana = desk::join(&w.db, id, "Hana").await.expect("joined");
+    let leo = desk::join(&w.db, id, "Leo").await.expect("joined");
+    let lines = vec![DeskLine { text: "x = 4".into(), latex: false }];
+    let written = |rung: u16, lines: &[DeskLine]| desk::Written {
+        rung,
+        revision: 1,
+        lines: lines.to_vec(),
+        judgement: judge(&posed.rungs[usize::from(rung) - 1], lines),
+    };
+    let first = written(1, &lines);
+    assert_eq!(desk::save(&w.db, hana, 0, &first).await.expect("saved"), 1);
+    let twice = desk::save(&w.db, hana, 0, &first).await;
+    assert!(matches!(twice, Err(StoreError::Stale { revision: 1 })), "{twice:?}");
+    assert_eq!(desk::save(&w.db, hana, 1, &written(1, &[])).await.expect("saved"), 2);
+    assert_eq!(desk::save(&w.db, leo, 0, &written(3, &lines)).await.expect("saved"), 1);
+    let all = desk::of_ladder(&w.db, w.orla, id).await.expect("desks");
+    let seen: Vec<_> =
+        all.iter().map(|d| (d.student.as_str(), d.written[0].rung, d.written[0].revision)).collect();
+    assert_eq!(seen, [("Hana", 1, 2), ("Leo", 3, 1)]);
+    assert_eq!(desk::find(&w.db, id, leo).await.expect("there").written[0].lines, lines);
+    assert!(desk::find(&w.db, id + 1, leo).await.is_err(), "a desk belongs to its ladder");
+}
+
+#[tokio::test]
+async fn a_session_ends_when_it_says() {
+    let w = world().await;
+    session::save(&w.db, [7; 16], "{\"a\":1}", 100).await.expect("kept");
+    session::save(&w.db, [7; 16], "{\"a\":2}", 200).await.expect("kept");
+    let load = |now| session::load(&w.db, [7; 16], now);
+    assert_eq!(load(199).await.expect("read"), Some(("{\"a\":2}".into(), 200)));
+    assert_eq!(load(200).await.expect("read"), None);
+    assert_eq!(session::sweep(&w.db, 200).await.expect("swept"), 1);
+    session::save(&w.db, [8; 16], "{}", 900).await.expect("kept");
+    session::delete(&w.db, [8; 16]).await.expect("ended");
+    assert_eq!(session::load(&w.db, [8; 16], 0).await.expect("read"), None);
+}
+
+#[tokio::test]
+async fn two_teachers_cannot_sign_in_by_one_name() {
+    let w = world().await;
+    assert!(!teacher::none_yet(&w.db).await.expect("read"));
+    assert!(teacher::create(&w.db, "orla", "A Twin", "-").await.is_err());
+    assert_eq!(teacher::by_sign_in(&w.db, "orla").await.expect("there").id, w.orla);
+    assert!(matches!(teacher::by_sign_in(&w.db, "nobody").await, Err(StoreError::NotFound)));
+    assert_eq!(teacher::name(&w.db, w.other).await.expect("there"), "Somebody Else");
+}
