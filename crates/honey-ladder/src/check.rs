@@ -16,7 +16,8 @@ pub fn run(mut input: impl BufRead, output: impl Write) -> Result<()> {
             Next::Line(line) if line.trim().is_empty() => continue,
             Next::Line(line) => answer_line(&line),
             Next::Unfit => {
-                let says = format!("This line is longer than {LINE_BYTES} bytes, or no UTF-8 text.");
+                let says =
+                    format!("This line is longer than {LINE_BYTES} bytes, or no UTF-8 text.");
                 CheckAnswer::unreadable(serde_json::Value::Null, &says)
             }
         };

@@ -31,7 +31,9 @@ pub fn next(input: &mut impl BufRead) -> Result<Next> {
         let end = chunk.iter().position(|&byte| byte == b'\n');
         let part = &chunk[..end.unwrap_or(chunk.len())];
         // One byte more than the limit tells that it was passed.
-        kept.extend_from_slice(&part[..part.len().min((LINE_BYTES + 1).saturating_sub(kept.len()))]);
+        kept.extend_from_slice(
+            &part[..part.len().min((LINE_BYTES + 1).saturating_sub(kept.len()))],
+        );
         length += part.len();
         let used = part.len() + usize::from(end.is_some());
         input.consume(used);

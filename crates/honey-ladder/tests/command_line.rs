@@ -42,10 +42,7 @@ fn check_answers_every_line_whatever_it_holds() {
         .map(|line| serde_json::from_str(line).expect("JSON"))
         .collect();
     let verdicts: Vec<_> = answers.iter().map(|a| a["verdict"].as_str().expect("a word")).collect();
-    assert_eq!(
-        verdicts,
-        ["equivalent", "not_equivalent", "undecided", "unreadable", "unreadable"]
-    );
+    assert_eq!(verdicts, ["equivalent", "not_equivalent", "undecided", "unreadable", "unreadable"]);
     assert_eq!(answers[1]["counterexample"]["at"]["x"], "0");
     assert_eq!(answers[1]["slip"]["id"], "second-term-not-multiplied");
     assert!(answers[4]["id"].is_null());
@@ -53,7 +50,8 @@ fn check_answers_every_line_whatever_it_holds() {
 
 #[test]
 fn a_ladder_is_the_same_every_time_and_its_key_is_proved() {
-    let order = ["ladder", "--skill", "ratio.missing-term,equations.linear", "--grip", "2", "--tilt"];
+    let order =
+        ["ladder", "--skill", "ratio.missing-term,equations.linear", "--grip", "2", "--tilt"];
     let order = [&order[..], &["2", "--climb", "2", "--seed", "9"]].concat();
     let first = run(&order, b"");
     assert_eq!(first.status.code(), Some(0), "{}", text(&first.stderr));

@@ -42,6 +42,18 @@ mod tests {
             std::fs::write(path, &now).expect("the description can be written");
         }
         let kept = std::fs::read_to_string(path).unwrap_or_default();
-        assert!(kept == now, "web/openapi.json is stale: run the tests once with HONEY_LADDER_BLESS=1");
+        assert!(
+            kept == now,
+            "web/openapi.json is stale: run the tests once with HONEY_LADDER_BLESS=1"
+        );
+    }
+
+    #[test]
+    fn every_operation_has_a_name_of_its_own() {
+        let text = super::openapi_json().expect("plain data");
+        let names: Vec<&str> =
+            text.lines().filter(|line| line.contains("\"operationId\"")).collect();
+        let different: std::collections::BTreeSet<_> = names.iter().collect();
+        assert!(names.len() > 10 && names.len() == different.len(), "{names:?}");
     }
 }

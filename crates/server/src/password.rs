@@ -19,9 +19,8 @@ pub fn hash(password: &str) -> Result<String, argon2::password_hash::Error> {
 #[must_use]
 pub fn is_right(password: &str, hash: &str) -> bool {
     password.len() <= LONGEST
-        && PasswordHash::new(hash).is_ok_and(|hash| {
-            Argon2::default().verify_password(password.as_bytes(), &hash).is_ok()
-        })
+        && PasswordHash::new(hash)
+            .is_ok_and(|hash| Argon2::default().verify_password(password.as_bytes(), &hash).is_ok())
 }
 
 #[cfg(test)]

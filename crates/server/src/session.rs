@@ -75,7 +75,10 @@ pub(crate) struct SignedIn(pub TeacherId);
 impl FromRequestParts<App> for SignedIn {
     type Rejection = ApiError;
 
-    async fn from_request_parts(parts: &mut Parts, app: &App) -> std::result::Result<Self, ApiError> {
+    async fn from_request_parts(
+        parts: &mut Parts,
+        app: &App,
+    ) -> std::result::Result<Self, ApiError> {
         let refuse = || ApiError::sign_in("Please sign in first.");
         let session = Session::from_request_parts(parts, app).await.map_err(|_| refuse())?;
         session.get(TEACHER).await.map_err(failed)?.map(Self).ok_or_else(refuse)
@@ -83,10 +86,7 @@ impl FromRequestParts<App> for SignedIn {
 }
 
 /// Signs a teacher in; the session gets a new id, so that one known before is worth nothing.
-pub(crate) async fn sign_in(
-    session: &Session,
-    id: TeacherId,
-) -> std::result::Result<(), ApiError> {
+pub(crate) async fn sign_in(session: &Session, id: TeacherId) -> std::result::Result<(), ApiError> {
     session.cycle_id().await.map_err(failed)?;
     session.insert(TEACHER, id).await.map_err(failed)
 }

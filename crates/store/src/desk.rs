@@ -64,7 +64,8 @@ pub async fn find(db: &Db, ladder: LadderId, desk: DeskId) -> Result<Desk, Store
     let student: Option<String> =
         sqlx::query_scalar(sql).bind(desk).bind(ladder).fetch_optional(db).await?;
     let student = student.ok_or(StoreError::NotFound)?;
-    let sql = "SELECT rung, revision, written, judgement FROM desk_rung WHERE desk = ? ORDER BY rung";
+    let sql =
+        "SELECT rung, revision, written, judgement FROM desk_rung WHERE desk = ? ORDER BY rung";
     let rows: Vec<Row> = sqlx::query_as(sql).bind(desk).fetch_all(db).await?;
     Ok(Desk { id: desk, student, written: rows.into_iter().map(written).collect() })
 }
@@ -114,10 +115,8 @@ pub async fn of_ladder(
                JOIN desk ON desk.id = desk_rung.desk WHERE desk.ladder = ? ORDER BY desk, rung";
     let rows: Vec<(DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>)> =
         sqlx::query_as(sql).bind(ladder).fetch_all(db).await?;
-    let mut desks: Vec<Desk> = names
-        .into_iter()
-        .map(|(id, student)| Desk { id, student, written: Vec::new() })
-        .collect();
+    let mut desks: Vec<Desk> =
+        names.into_iter().map(|(id, student)| Desk { id, student, written: Vec::new() }).collect();
     for (desk, rung, revision, lines, judgement) in rows {
         // Desks are in the order of their ids.
         if let Ok(at) = desks.binary_search_by_key(&desk, |desk| desk.id) {

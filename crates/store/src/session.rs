@@ -20,11 +20,7 @@ pub async fn save(db: &Db, id: SessionId, data: &str, expires_at: i64) -> Result
 ///
 /// # Errors
 /// The database does not answer.
-pub async fn load(
-    db: &Db,
-    id: SessionId,
-    now: i64,
-) -> Result<Option<(String, i64)>, StoreError> {
+pub async fn load(db: &Db, id: SessionId, now: i64) -> Result<Option<(String, i64)>, StoreError> {
     let sql = "SELECT data, expires_at FROM session WHERE id = ? AND expires_at > ?";
     Ok(sqlx::query_as(sql).bind(&id[..]).bind(now).fetch_optional(db).await?)
 }

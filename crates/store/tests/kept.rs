@@ -121,8 +121,10 @@ async fn what_a_student_wrote_is_kept_rung_by_rung() {
     assert_eq!(desk::save(&w.db, hana, 1, &written(1, &[])).await.expect("saved"), 2);
     assert_eq!(desk::save(&w.db, leo, 0, &written(3, &lines)).await.expect("saved"), 1);
     let all = desk::of_ladder(&w.db, w.orla, id).await.expect("desks");
-    let seen: Vec<_> =
-        all.iter().map(|d| (d.student.as_str(), d.written[0].rung, d.written[0].revision)).collect();
+    let seen: Vec<_> = all
+        .iter()
+        .map(|d| (d.student.as_str(), d.written[0].rung, d.written[0].revision))
+        .collect();
     assert_eq!(seen, [("Hana", 1, 2), ("Leo", 3, 1)]);
     assert_eq!(desk::find(&w.db, id, leo).await.expect("there").written[0].lines, lines);
     assert!(desk::find(&w.db, id + 1, leo).await.is_err(), "a desk belongs to its ladder");

@@ -47,8 +47,10 @@ pub struct JudgedLine {
 /// Where a line could not be read, in characters (Unicode scalar values).
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Unreadable {
-    /// First character and one past the last.
-    pub at: (usize, usize),
+    /// The first character.
+    pub start: usize,
+    /// One past the last character.
+    pub end: usize,
     /// The whole line as it would be after the mend, when there is one.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub mended: Option<String>,
@@ -201,7 +203,7 @@ fn is_side_calculation(above: &Line, line: &Line) -> bool {
 }
 
 fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
-    let at = characters(text, error.span);
+    let (start, end) = characters(text, error.span);
     let mended = error.mend.as_ref().and_then(|mend| {
         let before = text.get(..mend.span.start)?;
         Some(format!("{before}{}{}", mend.text, text.get(mend.span.end..)?))
@@ -211,7 +213,7 @@ fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
         plain: String::new(),
         speech: String::new(),
         verdict: LineVerdict::saying(VerdictWord::CantRead, words::unreadable(error)),
-        error: Some(Unreadable { at, mended }),
+        error: Some(Unreadable { start, end, mended }),
         slip: None,
         answers: false,
     }
@@ -294,7 +296,7 @@ mod tests {
     fn a_place_is_counted_in_characters_and_the_mend_is_whole() {
         let (_, _, found) = desk("3x = 12", false, &["½ × (2x = 4"]);
         let error = found.lines[0].error.as_ref().expect("unreadable");
-        assert_eq!(error.at, (4, 5));
+        assert_eq!((error.start, error.end), (4, 5));
         assert_eq!(error.mended.as_deref(), Some("½ × (2x) = 4"));
     }
 

@@ -63,7 +63,8 @@ fn block(part: Part) -> Result<Block, String> {
     Ok(match part {
         Text(text) => Block::Text { text: text.to_owned() },
         Example(problem, method) => {
-            let example = work(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
+            let example =
+                work(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
             Block::WorkedExample { example }
         }
     })
@@ -82,19 +83,39 @@ fn scaling_the_feed() -> Result<DemoLesson, String> {
         Strand::FractionsRatio,
         &["I can find the missing number when two amounts grow together."],
         vec![
-            (Starter, 5, "What goes together?", "Two minutes in pairs, then hands up.", vec![
-                Text("The bee club stirs 3 kg of sugar into every 2 litres of water."),
-                Text("What else would taste just the same? Find three mixes."),
-            ]),
-            (Teach, 15, "Multiply both by the same number", "Say the factor aloud each time.", vec![
-                Example("3:2 = n:10", Some("scale-factor")),
-            ]),
-            (GuidedPractice, 10, "Try together", "Cover the last line.", vec![
-                Example("3:2 = 12:n", Some("scale-factor")),
-            ]),
-            (Review, 5, "Look again", "", vec![
-                Text("Both amounts are multiplied by the *same* number. Why not add the same number?"),
-            ]),
+            (
+                Starter,
+                5,
+                "What goes together?",
+                "Two minutes in pairs, then hands up.",
+                vec![
+                    Text("The bee club stirs 3 kg of sugar into every 2 litres of water."),
+                    Text("What else would taste just the same? Find three mixes."),
+                ],
+            ),
+            (
+                Teach,
+                15,
+                "Multiply both by the same number",
+                "Say the factor aloud each time.",
+                vec![Example("3:2 = n:10", Some("scale-factor"))],
+            ),
+            (
+                GuidedPractice,
+                10,
+                "Try together",
+                "Cover the last line.",
+                vec![Example("3:2 = 12:n", Some("scale-factor"))],
+            ),
+            (
+                Review,
+                5,
+                "Look again",
+                "",
+                vec![Text(
+                    "Both amounts are multiplied by the *same* number. Why not add the same number?",
+                )],
+            ),
         ],
     )?;
     Ok(DemoLesson { lesson, ladder: None })
@@ -110,26 +131,56 @@ fn missing_terms() -> Result<DemoLesson, String> {
             "I can say which two numbers belong together, and why.",
         ],
         vec![
-            (Starter, 5, "Same taste or not?", "Let them argue before you tell.", vec![
-                Text("Leo mixes 2 cups of honey with 3 cups of oats. Freya mixes 6 cups with 8 cups."),
-                Text("Do the two bars taste the same? Say why."),
-            ]),
-            (Teach, 8, "Cross-multiply and divide", "Point at the diagonals before line 2.", vec![
-                Example("n/6 = 10/15", None),
-            ]),
-            (Teach, 7, "The unknown below", "Same method: only the place of n has changed.", vec![
-                Example("8/n = 2/3", None),
-            ]),
-            (GuidedPractice, 10, "Try together: jars on the stall", "Ask for the units first.", vec![
-                Text("4 jars of clover honey cost 30 dollars. What do 10 jars cost?"),
-                Example("4/30 = 10/n", None),
-            ]),
-            (IndependentPractice, 12, "Climb the ladder", "Sheet or Step Desk.", vec![
-                Text("Start at Grip. Go up when three in a row hold."),
-            ]),
-            (Review, 3, "Exit ticket", "", vec![
-                Text("Find $n$ if $n : 9 = 4 : 6$. Write one line, and why it follows."),
-            ]),
+            (
+                Starter,
+                5,
+                "Same taste or not?",
+                "Let them argue before you tell.",
+                vec![
+                    Text(
+                        "Leo mixes 2 cups of honey with 3 cups of oats. Freya mixes 6 cups with 8 cups.",
+                    ),
+                    Text("Do the two bars taste the same? Say why."),
+                ],
+            ),
+            (
+                Teach,
+                8,
+                "Cross-multiply and divide",
+                "Point at the diagonals before line 2.",
+                vec![Example("n/6 = 10/15", None)],
+            ),
+            (
+                Teach,
+                7,
+                "The unknown below",
+                "Same method: only the place of n has changed.",
+                vec![Example("8/n = 2/3", None)],
+            ),
+            (
+                GuidedPractice,
+                10,
+                "Try together: jars on the stall",
+                "Ask for the units first.",
+                vec![
+                    Text("4 jars of clover honey cost 30 dollars. What do 10 jars cost?"),
+                    Example("4/30 = 10/n", None),
+                ],
+            ),
+            (
+                IndependentPractice,
+                12,
+                "Climb the ladder",
+                "Sheet or Step Desk.",
+                vec![Text("Start at Grip. Go up when three in a row hold.")],
+            ),
+            (
+                Review,
+                3,
+                "Exit ticket",
+                "",
+                vec![Text("Find $n$ if $n : 9 = 4 : 6$. Write one line, and why it follows.")],
+            ),
         ],
     )?;
     let skills = ["ratio.missing-term", "equations.linear"];
@@ -144,17 +195,31 @@ fn balance() -> Result<DemoLesson, String> {
         Strand::Algebra,
         &["I can solve an equation by doing the same to both sides."],
         vec![
-            (Starter, 5, "What does one frame weigh?", "Pictures of the hive scale help.", vec![
-                Text("An empty hive box weighs 9 kg. With 6 frames of honey in it the scale shows 27 kg."),
-            ]),
+            (
+                Starter,
+                5,
+                "What does one frame weigh?",
+                "Pictures of the hive scale help.",
+                vec![Text(
+                    "An empty hive box weighs 9 kg. With 6 frames of honey in it the scale shows 27 kg.",
+                )],
+            ),
             (Teach, 10, "Two steps", "", vec![Example("6n + 9 = 27", Some("balance"))]),
-            (Teach, 10, "The same, undone in reverse", "For those who like to see it backwards.", vec![
-                Example("6n + 9 = 27", Some("undo")),
-            ]),
+            (
+                Teach,
+                10,
+                "The same, undone in reverse",
+                "For those who like to see it backwards.",
+                vec![Example("6n + 9 = 27", Some("undo"))],
+            ),
             (GuidedPractice, 10, "Try together", "", vec![Example("3(2x - 5) = 27", None)]),
-            (Review, 5, "Look again", "", vec![
-                Text("Why may we subtract 9 from both sides, but not from one side alone?"),
-            ]),
+            (
+                Review,
+                5,
+                "Look again",
+                "",
+                vec![Text("Why may we subtract 9 from both sides, but not from one side alone?")],
+            ),
         ],
     )?;
     Ok(DemoLesson { lesson, ladder: ladder("Equations in balance", &["equations.linear"], 4)? })
@@ -167,17 +232,31 @@ fn both_sides() -> Result<DemoLesson, String> {
         Strand::Algebra,
         &["I can collect the unknown on one side.", "I can set up an equation from a story."],
         vec![
-            (Starter, 5, "Who catches up?", "", vec![
-                Text("Imani has 8 beeswax candles ready and makes 5 more each day. Rui has 20 ready and \
-                      makes 3 more each day. When do they have equally many?"),
-            ]),
-            (Teach, 15, "Collect the unknown", "Ask which side to empty, and why.", vec![
-                Example("5n + 8 = 3n + 20", None),
-            ]),
+            (
+                Starter,
+                5,
+                "Who catches up?",
+                "",
+                vec![Text(
+                    "Imani has 8 beeswax candles ready and makes 5 more each day. Rui has 20 ready and \
+                      makes 3 more each day. When do they have equally many?",
+                )],
+            ),
+            (
+                Teach,
+                15,
+                "Collect the unknown",
+                "Ask which side to empty, and why.",
+                vec![Example("5n + 8 = 3n + 20", None)],
+            ),
             (GuidedPractice, 15, "Brackets first", "", vec![Example("4(x - 3) = 2x + 6", None)]),
-            (Review, 5, "Look again", "", vec![
-                Text("Put your answer back into the story. Does it fit both people?"),
-            ]),
+            (
+                Review,
+                5,
+                "Look again",
+                "",
+                vec![Text("Put your answer back into the story. Does it fit both people?")],
+            ),
         ],
     )?;
     Ok(DemoLesson { lesson, ladder: None })

@@ -9,9 +9,9 @@ use axum::extract::{Path, State};
 use axum::http::StatusCode;
 use drawing::Scene;
 use serde::{Deserialize, Serialize};
+use store::StoreError;
 use store::desk::Written;
 use store::ladder::KeptLadder;
-use store::StoreError;
 use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge};
 use teaching::ladder::Rung;
 use teaching::skill::Stage;
@@ -22,10 +22,10 @@ use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
-        .routes(routes!(look))
-        .routes(routes!(join))
-        .routes(routes!(leave))
-        .routes(routes!(write))
+        .routes(routes!(look_at_desk))
+        .routes(routes!(join_desk))
+        .routes(routes!(leave_desk))
+        .routes(routes!(write_on_desk))
 }
 
 /// Longest name of a student, in characters.
@@ -140,7 +140,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
 /// Opens a Step Desk.
 #[utoipa::path(get, path = "/api/desk/{link}", params(("link" = String, Path)),
     responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
-async fn look(
+async fn look_at_desk(
     State(app): State<App>,
     session: Session,
     Path(link): Path<String>,
@@ -152,7 +152,7 @@ async fn look(
 #[utoipa::path(post, path = "/api/desk/{link}/join", params(("link" = String, Path)),
     request_body = Joining,
     responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
-async fn join(
+async fn join_desk(
     State(app): State<App>,
     session: Session,
     Path(link): Path<String>,
@@ -172,7 +172,7 @@ async fn join(
 /// Leaves a Step Desk, so that somebody else can sit down at this device. What was written stays.
 #[utoipa::path(post, path = "/api/desk/{link}/leave", params(("link" = String, Path)),
     responses((status = 204), (status = "default", body = Failure)))]
-async fn leave(session: Session, Path(link): Path<String>) -> Result<StatusCode, ApiError> {
+async fn leave_desk(session: Session, Path(link): Path<String>) -> Result<StatusCode, ApiError> {
     session::sit_down(&session, &link, None).await?;
     Ok(StatusCode::NO_CONTENT)
 }
@@ -181,7 +181,7 @@ async fn leave(session: Session, Path(link): Path<String>) -> Result<StatusCode,
 #[utoipa::path(put, path = "/api/desk/{link}/rungs/{number}",
     params(("link" = String, Path), ("number" = u16, Path)), request_body = Writing,
     responses((status = 200, body = WritingKept), (status = "default", body = Failure)))]
-async fn write(
+async fn write_on_desk(
     State(app): State<App>,
     session: Session,
     Path((link, number)): Path<(String, u16)>,

@@ -21,12 +21,12 @@ use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
-        .routes(routes!(draw))
-        .routes(routes!(of_lesson, hang))
-        .routes(routes!(open))
-        .routes(routes!(sheet))
-        .routes(routes!(key))
-        .routes(routes!(desks))
+        .routes(routes!(draw_ladder))
+        .routes(routes!(ladders_of_lesson, hang_ladder))
+        .routes(routes!(open_ladder))
+        .routes(routes!(sheet_pdf))
+        .routes(routes!(key_pdf))
+        .routes(routes!(desks_of_ladder))
 }
 
 /// A rung with its place and its picture.
@@ -113,7 +113,7 @@ async fn made(order: LadderOrder) -> Result<Ladder, ApiError> {
 /// Draws a ladder without keeping it: the same order gives the same ladder.
 #[utoipa::path(post, path = "/api/ladders/draw", request_body = LadderOrder,
     responses((status = 200, body = Vec<RungView>), (status = "default", body = Failure)))]
-async fn draw(
+async fn draw_ladder(
     _teacher: SignedIn,
     Body(order): Body<LadderOrder>,
 ) -> Result<Json<Vec<RungView>>, ApiError> {
@@ -124,7 +124,7 @@ async fn draw(
 #[utoipa::path(post, path = "/api/lessons/{id}/ladders", params(("id" = u64, Path)),
     request_body = NewLadder,
     responses((status = 200, body = Made), (status = "default", body = Failure)))]
-async fn hang(
+async fn hang_ladder(
     State(app): State<App>,
     teacher: SignedIn,
     Path(lesson): Path<LessonId>,
@@ -142,7 +142,7 @@ async fn hang(
 /// The ladders that hang on a lesson.
 #[utoipa::path(get, path = "/api/lessons/{id}/ladders", params(("id" = u64, Path)),
     responses((status = 200, body = Vec<LadderEntry>), (status = "default", body = Failure)))]
-async fn of_lesson(
+async fn ladders_of_lesson(
     State(app): State<App>,
     teacher: SignedIn,
     Path(lesson): Path<LessonId>,
@@ -160,7 +160,7 @@ async fn of_lesson(
 /// Opens a ladder.
 #[utoipa::path(get, path = "/api/ladders/{id}", params(("id" = u64, Path)),
     responses((status = 200, body = LadderView), (status = "default", body = Failure)))]
-async fn open(
+async fn open_ladder(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
@@ -180,7 +180,7 @@ async fn open(
 #[utoipa::path(get, path = "/api/ladders/{id}/sheet.pdf", params(("id" = u64, Path)),
     responses((status = 200, content_type = "application/pdf", body = Vec<u8>),
               (status = "default", body = Failure)))]
-async fn sheet(
+async fn sheet_pdf(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
@@ -192,16 +192,15 @@ async fn sheet(
 #[utoipa::path(get, path = "/api/ladders/{id}/key.pdf", params(("id" = u64, Path), KeyQuery),
     responses((status = 200, content_type = "application/pdf", body = Vec<u8>),
               (status = "default", body = Failure)))]
-async fn key(
+async fn key_pdf(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
     Query(asked): Query<KeyQuery>,
 ) -> Result<Response, ApiError> {
     let what = if asked.full { "full-key" } else { "key" };
-    let make = move |title: &str, ladder: &Ladder| {
-        paper::sheets::ladder::key(title, ladder, asked.full)
-    };
+    let make =
+        move |title: &str, ladder: &Ladder| paper::sheets::ladder::key(title, ladder, asked.full);
     print(app, teacher, id, what, make).await
 }
 
@@ -227,7 +226,7 @@ async fn print(
 /// What the class wrote on a ladder.
 #[utoipa::path(get, path = "/api/ladders/{id}/desks", params(("id" = u64, Path)),
     responses((status = 200, body = Vec<DeskEntry>), (status = "default", body = Failure)))]
-async fn desks(
+async fn desks_of_ladder(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,

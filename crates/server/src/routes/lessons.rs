@@ -16,7 +16,9 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
-    OpenApiRouter::new().routes(routes!(shelf, create)).routes(routes!(open, save))
+    OpenApiRouter::new()
+        .routes(routes!(shelf, create_lesson))
+        .routes(routes!(open_lesson, save_lesson))
 }
 
 /// A lesson as it stands on the shelf.
@@ -111,7 +113,7 @@ async fn shelf(
 /// Makes a new lesson.
 #[utoipa::path(post, path = "/api/lessons", request_body = NewLesson,
     responses((status = 200, body = Made), (status = "default", body = Failure)))]
-async fn create(
+async fn create_lesson(
     State(app): State<App>,
     teacher: SignedIn,
     Body(new): Body<NewLesson>,
@@ -123,7 +125,7 @@ async fn create(
 /// Opens a lesson.
 #[utoipa::path(get, path = "/api/lessons/{id}", params(("id" = u64, Path)),
     responses((status = 200, body = LessonView), (status = "default", body = Failure)))]
-async fn open(
+async fn open_lesson(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LessonId>,
@@ -137,7 +139,7 @@ async fn open(
 #[utoipa::path(put, path = "/api/lessons/{id}", params(("id" = u64, Path)),
     request_body = ChangedLesson,
     responses((status = 200, body = LessonView), (status = "default", body = Failure)))]
-async fn save(
+async fn save_lesson(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LessonId>,
@@ -145,7 +147,6 @@ async fn save(
 ) -> Result<Json<LessonView>, ApiError> {
     let before = store::lesson::find(&app.db, teacher.0, id).await?;
     let proved = compute(move || changed.lesson.proved(&before.lesson)).await?.map_err(bad)?;
-    let revision =
-        store::lesson::save(&app.db, teacher.0, id, changed.based_on, &proved).await?;
+    let revision = store::lesson::save(&app.db, teacher.0, id, changed.based_on, &proved).await?;
     Ok(Json(LessonView::of(id, revision, proved)))
 }

@@ -3,8 +3,8 @@
 use crate::app::{App, compute};
 use crate::body::Body;
 use crate::error::{ApiError, Failure};
-use crate::session::{self, SignedIn};
 use crate::password;
+use crate::session::{self, SignedIn};
 use axum::Json;
 use axum::extract::State;
 use serde::{Deserialize, Serialize};

@@ -21,8 +21,10 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 struct SkillCard {
     id: String,
     strand: Strand,
-    /// First and last grade it is for.
-    grades: (u8, u8),
+    /// The first grade it is for.
+    first_grade: u8,
+    /// The last grade it is for.
+    last_grade: u8,
     title: String,
     objective: String,
     methods: Vec<MethodChoice>,
@@ -37,7 +39,8 @@ async fn skills(_teacher: SignedIn) -> Json<Vec<SkillCard>> {
         SkillCard {
             id: card.id.into(),
             strand: card.strand,
-            grades: card.grades,
+            first_grade: card.grades.0,
+            last_grade: card.grades.1,
             title: card.title.into(),
             objective: card.objective.into(),
             methods: card

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import HoneyMark from '@/components/HoneyMark.vue'
+import { useTeacher } from '@/composables/useTeacher'
+import { words } from '@/words'
+
+const route = useRoute()
+const router = useRouter()
+const { name, signOut } = useTeacher()
+const bare = computed(() => route.meta.bare === true)
+
+async function leave(): Promise<void> {
+  await signOut()
+  await router.push({ name: 'sign-in' })
+}
+</script>
+
+<template>
+  <header v-if="!bare" class="top">
+    <router-link :to="{ name: 'shelf' }" class="brand"><honey-mark /> {{ words.name }}</router-link>
+    <div v-if="name" class="who">
+      <span class="soft">{{ name }}</span>
+      <el-button text @click="leave">{{ words.signIn.out }}</el-button>
+    </div>
+  </header>
+  <router-view />
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: var(--gap);
+  padding: 10px clamp(14px, 3vw, 32px);
+  border-block-end: 1px solid var(--line);
+}
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 10px;
+  color: var(--ink);
+  font-weight: 750;
+  font-size: 1.1rem;
+  text-decoration: none;
+}
+.who {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,62 @@
+/** Talks to the server. Nothing here throws: a reply is a value or a failure with a sentence. */
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+import { words } from '@/words'
+
+type Schemas = components['schemas']
+export type Block = Schemas['Block']
+export type Checked = Schemas['Checked']
+export type DeskEntry = Schemas['DeskEntry']
+export type DeskLine = Schemas['DeskLine']
+export type DeskRung = Schemas['DeskRung']
+export type DeskView = Schemas['DeskView']
+export type Failure = Schemas['Failure']
+export type JudgedLine = Schemas['JudgedLine']
+export type Judgement = Schemas['Judgement']
+export type LadderEntry = Schemas['LadderEntry']
+export type LadderOrder = Schemas['LadderOrder']
+export type LadderView = Schemas['LadderView']
+export type Lesson = Schemas['Lesson']
+export type LessonView = Schemas['LessonView']
+export type LineVerdict = Schemas['LineVerdict']
+export type NewLesson = Schemas['NewLesson']
+export type Phase = Schemas['Phase']
+export type PhaseKind = Schemas['PhaseKind']
+export type RungView = Schemas['RungView']
+export type Scene = Schemas['Scene']
+export type ShelfEntry = Schemas['ShelfEntry']
+export type SkillCard = Schemas['SkillCard']
+export type Slide = Schemas['Slide']
+export type Stage = Schemas['Stage']
+export type Strand = Schemas['Strand']
+export type TypedWorking = Schemas['TypedWorking']
+export type VerdictWord = Schemas['VerdictWord']
+export type WorkingLine = Schemas['WorkingLine']
+export type WrittenRung = Schemas['WrittenRung']
+
+export type Reply<T> = { ok: true; value: T } | { ok: false; failure: Failure; unreached?: boolean }
+
+/** One call for each operation of the API, typed by its description. */
+export const api = createClient<paths>({ baseUrl: '/' })
+
+const unreached = (): Reply<never> => ({
+  ok: false,
+  failure: { kind: 'internal', says: words.offline },
+  unreached: true,
+})
+
+/** Turns an answer of `api` into a reply; a server that cannot be reached is a failure like any other. */
+export async function reply<T>(
+  asked: Promise<{ data?: T; error?: unknown; response: Response }>,
+): Promise<Reply<T>> {
+  try {
+    const { data, error, response } = await asked
+    if (response.ok) return { ok: true, value: data as T }
+    const failure = error as Partial<Failure> | undefined
+    // A proxy's own page is no failure of ours, and says nothing useful.
+    if (typeof failure?.says !== 'string' || !failure.kind) return unreached()
+    return { ok: false, failure: failure as Failure }
+  } catch {
+    return unreached()
+  }
+}

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+/** One line of a student's working with what is said of it. */
+import { ElButton, ElInput } from 'element-plus'
+import { useTemplateRef } from 'vue'
+import type { JudgedLine } from '@/api/client'
+import type { WritingLine } from '@/composables/useRungWriting'
+import MathInput from './MathInput.vue'
+import MathLine from './MathLine.vue'
+import MathText from './MathText.vue'
+import VerdictMark from './VerdictMark.vue'
+import { words } from '@/words'
+
+const props = defineProps<{ line: WritingLine; label: string; verdict?: JudgedLine; removable: boolean }>()
+const emit = defineEmits<{ changed: []; enter: []; remove: []; up: []; down: [] }>()
+const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
+const plain = useTemplateRef<InstanceType<typeof ElInput>>('plain')
+
+function write(text: string, latex = props.line.latex): void {
+  if (text === props.line.text && latex === props.line.latex) return
+  Object.assign(props.line, { text, latex })
+  emit('changed')
+}
+
+/** Words and mathematics are typed differently; what stands there is kept when it can be. */
+function turn(): void {
+  write('', !props.line.latex)
+}
+
+defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.focus() : plain.value?.focus()) })
+</script>
+
+<template>
+  <div class="line" :class="verdict?.verdict.word">
+    <math-input
+      v-if="line.latex"
+      ref="field"
+      class="field"
+      :label="label"
+      :model-value="line.text"
+      @update:model-value="(text) => write(text)"
+      @enter="emit('enter')"
+      @empty-backspace="removable && emit('remove')"
+      @up="emit('up')"
+      @down="emit('down')"
+    />
+    <el-input
+      v-else
+      ref="plain"
+      class="field"
+      size="large"
+      maxlength="400"
+      :model-value="line.text"
+      :aria-label="label"
+      @update:model-value="(text: string) => write(text)"
+      @keydown.enter.prevent="emit('enter')"
+    />
+    <div class="tools">
+      <el-button v-if="!line.text" text size="small" @click="turn">{{ line.latex ? words.desk.words : words.desk.maths }}</el-button>
+      <el-button v-if="removable" text size="small" :aria-label="`${words.desk.removeLine}: ${label}`" @click="emit('remove')">✕</el-button>
+    </div>
+    <div v-if="verdict" class="verdict" role="status">
+      <verdict-mark :word="verdict.verdict.word" />
+      <span v-if="verdict.verdict.made" class="soft"><math-text :text="verdict.verdict.made" /></span>
+      <span v-if="verdict.verdict.domain" class="soft"><math-text :text="verdict.verdict.domain" /></span>
+      <span v-if="verdict.verdict.says" class="says"><math-text :text="verdict.verdict.says" /></span>
+      <span v-if="!line.latex && verdict.reading" class="soft">{{ words.desk.reads }} <math-line :latex="verdict.reading" /></span>
+      <el-button v-if="verdict.error && line.latex" size="small" @click="field?.select(verdict.error.start, verdict.error.end)">{{ words.desk.where }}</el-button>
+      <el-button v-if="verdict.error?.mended" size="small" @click="write(verdict.error.mended)">
+        {{ words.desk.mend }}<template v-if="line.latex">: <math-line :latex="verdict.error.mended" /></template>
+      </el-button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 4px 8px;
+  align-items: center;
+}
+.tools {
+  display: flex;
+  min-inline-size: 36px;
+}
+.verdict {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  min-block-size: 28px;
+}
+.says {
+  flex-basis: 100%;
+}
+.breaks .field,
+.drops_solution .field,
+.adds_solution .field {
+  border-inline-start-width: 6px;
+  border-inline-start-color: var(--verdict-breaks);
+}
+.holds .field {
+  border-inline-start-width: 6px;
+  border-inline-start-color: var(--verdict-holds);
+}
+.el-button + .el-button {
+  margin-inline-start: 0;
+}
+</style>

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+/** A field for mathematics that reads what was typed as it was typed. Its value is LaTeX. */
+import 'mathlive'
+import { MathfieldElement } from 'mathlive'
+import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
+import { Flow } from '@/field/flow'
+import { shortcuts } from '@/field/shortcuts'
+
+// Its fonts are those of the page's own style sheet; it makes no sound.
+MathfieldElement.fontsDirectory = null
+MathfieldElement.soundsDirectory = null
+
+defineProps<{ label: string }>()
+const latex = defineModel<string>({ required: true })
+const emit = defineEmits<{ enter: []; emptyBackspace: []; up: []; down: [] }>()
+
+const field = useTemplateRef<MathfieldElement>('field')
+const flow = new Flow()
+
+function setUp(mf: MathfieldElement): void {
+  mf.inlineShortcuts = shortcuts
+  mf.smartFence = false
+  mf.smartMode = false
+  mf.smartSuperscript = false
+  mf.removeExtraneousParentheses = false
+  mf.mathModeSpace = '\\:'
+  mf.onInlineShortcut = () => ''
+  mf.popoverPolicy = 'off'
+  mf.environmentPopoverPolicy = 'off'
+  mf.menuItems = []
+  mf.value = latex.value
+  // Only keys that move and take back keep a meaning of their own; no hidden combination inserts a sign.
+  const moves = /Command|moveTo|delete|select|undo|redo|copy|cut|paste|extend|complete/
+  mf.keybindings = mf.keybindings.filter((binding) => moves.test(String(binding.command)) || ['/', '^', '_'].includes(binding.key))
+}
+
+/** The cursor leaves the places that `key` does not belong to. */
+function leadOut(mf: MathfieldElement, key: string): void {
+  for (let n = flow.leaves(key); n > 0; n -= 1) mf.executeCommand('moveAfterParent')
+}
+
+function onKey(event: KeyboardEvent): void {
+  const mf = field.value
+  if (!mf || event.isComposing || !event.isTrusted) return
+  if (event.key === 'Enter') {
+    event.preventDefault()
+    event.stopPropagation()
+    emit('enter')
+  } else if (event.key === 'Backspace') {
+    if (mf.value === '') emit('emptyBackspace')
+    flow.takenBack()
+  } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && mf.value.search(/frac|\^|_|sqrt/) < 0) {
+    if (event.key === 'ArrowUp') emit('up')
+    else emit('down')
+  } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) {
+    leadOut(mf, event.key)
+    flow.typed(event.key)
+  } else if (event.key !== 'Shift') {
+    flow.forget()
+  }
+}
+
+/** Pasted text is typed sign by sign; pasted LaTeX goes in as it is. Only its first line fits here. */
+function onPaste(event: ClipboardEvent): void {
+  const mf = field.value
+  const text = event.clipboardData?.getData('text/plain').trim().split(/\r?\n/)[0]
+  if (!mf || text === undefined) return
+  event.preventDefault()
+  event.stopPropagation()
+  flow.forget()
+  if (text.includes('\\')) {
+    mf.insert(text.replace(/^\$+|\$+$/g, ''), { format: 'latex' })
+  } else {
+    for (const sign of text) {
+      leadOut(mf, sign)
+      flow.typed(sign)
+      mf.executeCommand(['typedText', sign, { simulateKeystroke: true }])
+    }
+  }
+  flow.forget()
+  latex.value = mf.value
+}
+
+onMounted(() => {
+  const mf = field.value
+  if (!mf) return
+  setUp(mf)
+  mf.addEventListener('keydown', onKey, { capture: true })
+  mf.addEventListener('paste', onPaste, { capture: true })
+  mf.addEventListener('pointerdown', () => flow.forget())
+})
+onBeforeUnmount(() => window.mathVirtualKeyboard?.hide())
+
+watch(latex, (now) => {
+  if (field.value && field.value.value !== now) {
+    field.value.value = now
+    flow.forget()
+  }
+})
+
+/**
+ * Selects the part of the line that characters `start` to `end` of its LaTeX stand for: the first place
+ * at which the LaTeX in front of it has grown past each end.
+ */
+function select(start: number, end: number): void {
+  const mf = field.value
+  if (!mf) return
+  const place = (at: number): number => {
+    for (let offset = 0; offset <= mf.lastOffset; offset += 1) {
+      if (mf.getValue(0, offset, 'latex').length > at) return offset
+    }
+    return mf.lastOffset
+  }
+  const from = Math.max(0, place(start) - 1)
+  mf.focus()
+  mf.selection = { ranges: [[from, Math.max(from + 1, place(end - 1))]] }
+  flow.forget()
+}
+
+defineExpose({ focus: () => field.value?.focus(), select })
+</script>
+
+<template>
+  <math-field
+    ref="field"
+    class="math-field"
+    :aria-label="label"
+    @input="latex = ($event.target as MathfieldElement).value"
+    @focusout="flow.forget()"
+  />
+</template>
+
+<style scoped>
+.math-field {
+  display: block;
+  min-inline-size: 0;
+  padding: 8px 12px;
+  border: 1.5px solid var(--el-border-color);
+  border-radius: 8px;
+  background: var(--card);
+  color: var(--ink);
+  font-size: 1.25rem;
+  --caret-color: var(--ink);
+  --selection-background-color: color-mix(in srgb, var(--honey) 55%, transparent);
+  --selection-color: var(--ink);
+  --contains-highlight-background-color: transparent;
+  --placeholder-color: var(--ink-soft);
+  --primary: var(--honey-deep);
+}
+.math-field:focus-within {
+  outline: 3px solid var(--focus);
+  outline-offset: 1px;
+}
+.math-field::part(menu-toggle) {
+  display: none;
+}
+.math-field::part(virtual-keyboard-toggle) {
+  color: var(--honey-deep);
+}
+</style>

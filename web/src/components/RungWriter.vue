@@ -1,0 +1,139 @@
+<script setup lang="ts">
+/** One rung: what is asked, and the lines that are written under it. */
+import { ElButton } from 'element-plus'
+import { nextTick, onMounted, ref } from 'vue'
+import type { DeskRung } from '@/api/client'
+import type { RungWriting, WritingLine } from '@/composables/useRungWriting'
+import DeskLineField from './DeskLineField.vue'
+import MathText from './MathText.vue'
+import SceneView from './SceneView.vue'
+import { words } from '@/words'
+
+const props = defineProps<{ rung: DeskRung; writing: RungWriting; last: boolean }>()
+defineEmits<{ next: [] }>()
+const { lines, state, says, answered, finished, verdict } = props.writing
+const fields = ref<InstanceType<typeof DeskLineField>[]>([])
+
+async function focus(line: WritingLine | undefined): Promise<void> {
+  await nextTick()
+  fields.value.find((field) => field.line.key === line?.key)?.focus()
+}
+
+function enter(at: number): void {
+  void props.writing.save()
+  const below = lines[at + 1]
+  void focus(below && below.text === '' ? below : props.writing.addAfter(at))
+}
+
+function remove(at: number): void {
+  if (lines.length === 1) return
+  props.writing.remove(at)
+  void focus(lines[Math.max(0, at - 1)])
+}
+onMounted(() => {
+  // On a phone the keyboard would cover the problem before it is read.
+  if (matchMedia('(pointer: fine)').matches) void focus(lines.at(-1))
+})
+</script>
+
+<template>
+  <section class="rung">
+    <div class="asked">
+      <p class="prompt"><math-text :text="rung.prompt" /></p>
+      <scene-view v-if="rung.scene" :scene="rung.scene" />
+    </div>
+    <p class="soft lead">{{ rung.story ? words.desk.startStory : words.desk.start }}</p>
+    <ol class="lines">
+      <li v-for="(line, at) in lines" :key="line.key">
+        <desk-line-field
+          ref="fields"
+          :line="line"
+          :label="words.desk.line(at + 1)"
+          :verdict="verdict(line)"
+          :removable="lines.length > 1"
+          @changed="writing.changed()"
+          @enter="enter(at)"
+          @remove="remove(at)"
+          @up="focus(lines[at - 1])"
+          @down="focus(lines[at + 1])"
+        />
+      </li>
+    </ol>
+    <div class="foot">
+      <el-button size="large" @click="enter(lines.length - 1)">{{ words.desk.addLine }}</el-button>
+      <span class="state" :class="state" role="status">
+        <template v-if="state === 'refused'">{{ words.desk.refused }} {{ says }}</template>
+        <template v-else-if="state !== 'stale'">{{ words.desk[state] }}</template>
+      </span>
+    </div>
+    <div v-if="state === 'stale'" class="notice" role="alert">
+      <p>{{ words.desk.stale }}</p>
+      <el-button @click="writing.keepMine()">{{ words.desk.staleMine }}</el-button>
+      <el-button @click="writing.takeTheirs()">{{ words.desk.staleTheirs }}</el-button>
+    </div>
+    <div v-if="finished || answered" class="notice" :class="{ finished }" role="status">
+      <p>{{ finished ? words.desk.finished : words.desk.answered }}</p>
+      <el-button v-if="finished && !last" type="primary" size="large" @click="$emit('next')">{{ words.desk.next }}</el-button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.rung {
+  display: grid;
+  gap: 14px;
+}
+.asked {
+  display: grid;
+  gap: 14px;
+  padding: 18px 20px;
+  border-radius: var(--radius);
+  background: var(--honey-pale);
+}
+.prompt {
+  font-size: 1.2rem;
+  line-height: 1.45;
+}
+.lead {
+  font-size: 0.95rem;
+}
+.lines {
+  display: grid;
+  gap: 10px;
+  margin: 0;
+  padding-inline: 16px 0;
+  list-style: none;
+  border-inline-start: var(--rail) solid var(--honey);
+}
+.foot {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 14px;
+}
+.state {
+  color: var(--ink-soft);
+}
+.state.saved {
+  color: var(--verdict-holds);
+  font-weight: 650;
+}
+.state.offline,
+.state.refused {
+  color: var(--verdict-breaks);
+  font-weight: 650;
+}
+.notice {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+  padding: 12px 16px;
+  border-radius: var(--radius);
+  background: var(--sunk);
+}
+.notice.finished {
+  background: color-mix(in srgb, var(--verdict-holds) 14%, var(--card));
+  font-weight: 650;
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+/** A scene as SVG with typeset labels. Nothing is laid out here: the places come with the scene. */
+import type { Scene } from '@/api/client'
+import MathLine from './MathLine.vue'
+
+defineProps<{ scene: Scene }>()
+
+const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', end: 'translate(-100%, -50%)' }
+</script>
+
+<template>
+  <figure class="scene" role="img" :aria-label="scene.describes" :style="{ maxWidth: `${scene.width}px` }">
+    <svg :viewBox="`0 0 ${scene.width} ${scene.height}`" aria-hidden="true">
+      <template v-for="(shape, index) in scene.shapes" :key="index">
+        <line
+          v-if="shape.kind === 'line'"
+          :x1="shape.x1" :y1="shape.y1" :x2="shape.x2" :y2="shape.y2" :class="['stroke', shape.tone]" :stroke-width="shape.width"
+        />
+        <rect
+          v-else-if="shape.kind === 'box'"
+          :x="shape.x" :y="shape.y" :width="shape.width" :height="shape.height" :class="['box', shape.fill ?? 'none']"
+        />
+        <circle v-else :cx="shape.x" :cy="shape.y" :r="shape.radius" :class="['box', shape.tone]" />
+      </template>
+    </svg>
+    <span
+      v-for="(label, index) in scene.labels"
+      :key="index"
+      class="label"
+      aria-hidden="true"
+      :style="{
+        left: `${(100 * label.x) / scene.width}%`,
+        top: `${(100 * label.y) / scene.height}%`,
+        transform: shift[label.anchor],
+      }"
+    ><math-line v-if="label.latex" :latex="label.latex" /><template v-else>{{ label.text }}</template></span>
+  </figure>
+</template>
+
+<style scoped>
+.scene {
+  position: relative;
+  margin: 0;
+  inline-size: 100%;
+  container-type: inline-size;
+}
+svg {
+  display: block;
+  inline-size: 100%;
+}
+.label {
+  position: absolute;
+  white-space: nowrap;
+  font-size: clamp(0.7rem, 4.4cqw, 1rem);
+  color: var(--ink);
+}
+.stroke.ink {
+  stroke: var(--ink);
+}
+.stroke.faint {
+  stroke: var(--line);
+}
+.box {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.box.none {
+  fill: none;
+}
+.box.honey {
+  fill: color-mix(in srgb, var(--honey) 45%, var(--card));
+}
+.box.ground {
+  fill: var(--sunk);
+}
+.box.ink {
+  fill: var(--ink);
+}
+.box.faint {
+  fill: var(--line);
+}
+</style>

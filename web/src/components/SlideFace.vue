@@ -1,0 +1,87 @@
+<script setup lang="ts">
+/**
+ * A slide as the class sees it: sixteen to nine, every size in hundredths of its width, so that it is the
+ * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
+ */
+import { useResizeObserver } from '@vueuse/core'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
+import type { Slide } from '@/api/client'
+import MathText from './MathText.vue'
+import WorkingLines from './WorkingLines.vue'
+
+const props = withDefaults(defineProps<{ slide: Slide; shown?: number }>(), { shown: Infinity })
+
+const face = useTemplateRef('face')
+const inside = useTemplateRef('inside')
+const fit = ref(1)
+const SMALLEST = 0.5
+
+/** Lines of working on this slide that are shown already in front of block `at`. */
+function before(at: number): number {
+  return props.slide.blocks
+    .slice(0, at)
+    .reduce((sum, block) => sum + (block.kind === 'worked_example' ? block.example.working.length : 0), 0)
+}
+
+async function measure(): Promise<void> {
+  fit.value = 1
+  await nextTick()
+  while (face.value && inside.value && inside.value.scrollHeight > face.value.clientHeight && fit.value > SMALLEST) {
+    fit.value = Math.max(SMALLEST, fit.value * 0.93)
+    await nextTick()
+  }
+}
+useResizeObserver(face, measure)
+watch(() => props.slide, measure, { deep: true })
+</script>
+
+<template>
+  <div ref="face" class="face">
+    <div ref="inside" class="inside" :style="{ '--fit': fit }">
+      <h2>{{ slide.title }}</h2>
+      <template v-for="(block, at) in slide.blocks" :key="at">
+        <p v-if="block.kind === 'text'" class="text"><math-text :text="block.text" /></p>
+        <working-lines v-else class="lines" :lines="block.example.working" :shown="shown - before(at)" />
+      </template>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.face {
+  container-type: inline-size;
+  aspect-ratio: 16 / 9;
+  overflow: hidden;
+  background: var(--card);
+  color: var(--ink);
+}
+.inside {
+  display: grid;
+  align-content: start;
+  gap: 2cqw;
+  padding: 4cqw 5.5cqw;
+  font-size: calc(3.1cqw * var(--fit));
+  line-height: 1.35;
+}
+h2 {
+  position: relative;
+  padding-inline-start: 0.75em;
+  font-size: 1.45em;
+  line-height: 1.15;
+}
+h2::before {
+  content: '';
+  position: absolute;
+  inset-block: 0.1em;
+  inset-inline-start: 0;
+  inline-size: 0.28em;
+  border-radius: 0.14em;
+  background: var(--honey);
+}
+.text {
+  max-inline-size: 36em;
+}
+.lines :deep(.katex) {
+  font-size: 1.12em;
+}
+</style>

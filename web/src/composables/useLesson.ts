@@ -1,0 +1,99 @@
+import { computed, onScopeDispose, ref, toRaw, watch } from 'vue'
+import { api, reply, type Checked, type Failure, type Lesson, type LessonView } from '@/api/client'
+
+export type SaveState = 'saved' | 'saving' | 'unsaved'
+/** Typing rests this long before it is saved, in milliseconds. */
+const REST_MS = 700
+const RETRY_MS = 4000
+
+/**
+ * A lesson that is edited in place and saves itself. A save that is based on an older revision is refused
+ * by the server; `stale` then holds until one of the two is chosen.
+ */
+export function useLesson(id: number) {
+  const lesson = ref<Lesson>()
+  const checked = ref<Checked[]>([])
+  const minutesOver = ref(0)
+  const failure = ref<Failure>()
+  const state = ref<SaveState>('saved')
+  const stale = ref<number>()
+  let revision = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+  /** The lesson as the server has it, to tell a change of ours from its answer. */
+  let kept = ''
+
+  function take(view: LessonView, keepTyping: boolean): void {
+    revision = view.revision
+    checked.value = view.checked
+    minutesOver.value = view.minutes_over
+    kept = JSON.stringify(view.lesson)
+    if (!keepTyping) lesson.value = view.lesson
+  }
+
+  async function load(): Promise<void> {
+    const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id } } }))
+    failure.value = answer.ok ? undefined : answer.failure
+    if (!answer.ok) return
+    stale.value = undefined
+    state.value = 'saved'
+    take(answer.value, false)
+  }
+
+  async function save(): Promise<void> {
+    clearTimeout(timer)
+    if (!lesson.value || state.value === 'saving' || stale.value !== undefined) return
+    const sent = JSON.stringify(toRaw(lesson.value))
+    if (sent === kept) {
+      state.value = 'saved'
+      return
+    }
+    state.value = 'saving'
+    const body = { based_on: revision, lesson: JSON.parse(sent) as Lesson }
+    const answer = await reply(api.PUT('/api/lessons/{id}', { params: { path: { id } }, body }))
+    if (answer.ok) {
+      failure.value = undefined
+      const typedOn = JSON.stringify(toRaw(lesson.value)) !== sent
+      take(answer.value, typedOn)
+      state.value = typedOn ? 'unsaved' : 'saved'
+      if (typedOn) timer = setTimeout(save, REST_MS)
+      return
+    }
+    state.value = 'unsaved'
+    if (answer.failure.kind === 'stale') {
+      stale.value = answer.failure.revision ?? revision
+      return
+    }
+    failure.value = answer.failure
+    if (answer.unreached) timer = setTimeout(save, RETRY_MS)
+  }
+
+  /** The lesson here goes on top of what stands there. */
+  async function keepMine(): Promise<void> {
+    revision = stale.value ?? revision
+    stale.value = undefined
+    await save()
+  }
+
+  watch(
+    lesson,
+    (now) => {
+      if (!now || JSON.stringify(toRaw(now)) === kept) return
+      if (state.value !== 'saving') state.value = 'unsaved'
+      clearTimeout(timer)
+      timer = setTimeout(save, REST_MS)
+    },
+    { deep: true },
+  )
+
+  function warn(event: BeforeUnloadEvent): void {
+    if (state.value !== 'saved') event.preventDefault()
+  }
+  addEventListener('beforeunload', warn)
+  onScopeDispose(() => {
+    removeEventListener('beforeunload', warn)
+    clearTimeout(timer)
+    void save()
+  })
+
+  return { lesson, checked, minutesOver: computed(() => minutesOver.value), failure, state, stale, load, save, keepMine }
+}

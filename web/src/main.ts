@@ -1,0 +1,10 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
+import 'katex/dist/katex.min.css'
+import 'element-plus/dist/index.css'
+import './styles/tokens.css'
+import './styles/base.css'
+import { createApp } from 'vue'
+import App from './App.vue'
+import { router } from './routes'
+
+createApp(App).use(router).mount('#app')

@@ -1,0 +1,59 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { useTeacher } from '@/composables/useTeacher'
+import { words } from '@/words'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'shelf', component: () => import('@/screens/Shelf.vue'), meta: { teacher: true } },
+    { path: '/sign-in', name: 'sign-in', component: () => import('@/screens/SignIn.vue') },
+    {
+      path: '/lessons/:id(\\d+)',
+      name: 'lesson',
+      component: () => import('@/screens/LessonView.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+      meta: { teacher: true },
+    },
+    {
+      path: '/lessons/:id(\\d+)/show',
+      name: 'show',
+      component: () => import('@/screens/ShowLesson.vue'),
+      props: (to) => ({ id: Number(to.params.id), from: Number(to.query.slide ?? 1) }),
+      meta: { teacher: true, bare: true },
+    },
+    {
+      path: '/lessons/:id(\\d+)/ladder',
+      name: 'bench',
+      component: () => import('@/screens/LadderBench.vue'),
+      props: (to) => ({ lesson: Number(to.params.id) }),
+      meta: { teacher: true },
+    },
+    {
+      path: '/ladders/:id(\\d+)',
+      name: 'ladder',
+      component: () => import('@/screens/LadderScreen.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+      meta: { teacher: true },
+    },
+    {
+      path: '/desk/:link',
+      name: 'desk',
+      component: () => import('@/screens/StepDesk.vue'),
+      props: true,
+      meta: { bare: true },
+    },
+    { path: '/:rest(.*)*', redirect: { name: 'shelf' } },
+  ],
+})
+
+router.beforeEach(async (to) => {
+  if (!to.meta.teacher) return true
+  const { load } = useTeacher()
+  // An unreachable server is told by the screen itself; only a missing sign-in leads away.
+  return (await load()) === 'nobody' ? { name: 'sign-in', query: { to: to.fullPath } } : true
+})
+
+router.afterEach(() => {
+  document.title = words.name
+})

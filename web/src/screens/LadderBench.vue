@@ -1,0 +1,201 @@
+<script setup lang="ts">
+/** Makes a ladder: what to practise, how it climbs, and the sheet as it will be. */
+import { ElButton, ElCheckbox, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, reply, type Failure, type LadderOrder, type RungView, type SkillCard, type Stage } from '@/api/client'
+import FailureNote from '@/components/FailureNote.vue'
+import RungSheet from '@/components/RungSheet.vue'
+import { stageNames, words } from '@/words'
+
+const props = defineProps<{ lesson: number }>()
+const router = useRouter()
+const cards = ref<SkillCard[]>([])
+const rungs = ref<RungView[]>()
+const failure = ref<Failure>()
+const title = ref('')
+const showKey = ref(false)
+const busy = ref(false)
+const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
+const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null })
+const stages = Object.keys(stageNames) as Stage[]
+
+const methods = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).flatMap((c) => c.methods))
+const suggested = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).map((c) => c.title).join(', '))
+
+let newest = 0
+async function draw(): Promise<void> {
+  const mine = ++newest
+  if (!order.skills.length) {
+    rungs.value = undefined
+    failure.value = undefined
+    return
+  }
+  const answer = await reply(api.POST('/api/ladders/draw', { body: { ...order, method: order.method || null } }))
+  if (mine !== newest) return
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) rungs.value = answer.value
+}
+watch(order, () => {
+  if (order.method && !methods.value.some((m) => m.id === order.method)) order.method = null
+  void draw()
+})
+
+onMounted(async () => {
+  const answer = await reply(api.GET('/api/skills'))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) cards.value = answer.value
+})
+
+async function hang(): Promise<void> {
+  busy.value = true
+  const body = { title: title.value.trim() || suggested.value, order: { ...order, method: order.method || null } }
+  const answer = await reply(api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body }))
+  busy.value = false
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) await router.replace({ name: 'ladder', params: { id: answer.value.id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <router-link :to="{ name: 'lesson', params: { id: lesson } }">{{ words.bench.back }}</router-link>
+    <h1>{{ words.bench.title }}</h1>
+    <div class="bench">
+      <div class="choices">
+        <section>
+          <h2>{{ words.bench.what }}</h2>
+          <label v-for="card in cards" :key="card.id" class="card" :class="{ on: order.skills.includes(card.id) }">
+            <el-checkbox
+              :model-value="order.skills.includes(card.id)"
+              :aria-label="card.title"
+              @update:model-value="(on) => (order.skills = on ? [...order.skills, card.id] : order.skills.filter((id) => id !== card.id))"
+            />
+            <span>
+              <strong>{{ card.title }}</strong>
+              <span class="soft">{{ words.bench.grades(card.first_grade, card.last_grade) }}</span>
+              <span class="soft">{{ card.objective }}</span>
+            </span>
+          </label>
+        </section>
+        <section>
+          <h2>{{ words.bench.climbs }}</h2>
+          <div v-for="stage in [...stages].reverse()" :key="stage" class="stage" :class="stage">
+            <span :id="`count-${stage}`">{{ stageNames[stage] }}</span>
+            <el-input-number v-model="order[stage]" :min="0" :max="30" :aria-label="stageNames[stage]" />
+          </div>
+          <label v-if="methods.length" class="field">
+            <span>{{ words.bench.method }}</span>
+            <el-select v-model="order.method" :placeholder="words.bench.usual" clearable :aria-label="words.bench.method">
+              <el-option v-for="m in methods" :key="m.id" :value="m.id" :label="m.title" />
+            </el-select>
+          </label>
+          <el-button :disabled="!order.skills.length" @click="order.seed = newSeed()">{{ words.bench.again }}</el-button>
+        </section>
+      </div>
+      <section class="paper">
+        <div class="paper-head">
+          <el-input v-model="title" size="large" maxlength="120" :placeholder="suggested || words.bench.name" :aria-label="words.bench.name" />
+          <el-switch v-model="showKey" :active-text="words.bench.key" />
+        </div>
+        <failure-note v-if="failure" :failure="failure" retry @again="draw" />
+        <p v-else-if="!order.skills.length" class="soft pick">{{ words.bench.pick }}</p>
+        <rung-sheet v-else-if="rungs" :rungs="rungs" :key-shown="showKey" />
+        <div class="end">
+          <el-button type="primary" size="large" :disabled="!rungs || !!failure || !order.skills.length" :loading="busy" @click="hang">
+            {{ words.bench.hang }}
+          </el-button>
+        </div>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: minmax(260px, 330px) minmax(0, 1fr);
+  gap: 32px;
+  margin-block-start: 18px;
+}
+.choices {
+  display: grid;
+  align-content: start;
+  gap: 28px;
+}
+section h2 {
+  margin-block-end: 10px;
+}
+.card {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 4px 10px;
+  align-items: start;
+  padding: 10px 14px;
+  margin-block-end: 10px;
+  border: 1.5px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  cursor: pointer;
+}
+.card.on {
+  border-color: var(--honey);
+  box-shadow: inset 6px 0 0 var(--honey);
+}
+.card span span {
+  display: block;
+  font-size: 0.88rem;
+}
+.stage {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  padding: 9px 14px;
+  border-inline: var(--rail) solid var(--honey);
+  border-block-start: var(--rail) solid var(--honey);
+  font-weight: 700;
+}
+.stage.grip {
+  border-block-end: var(--rail) solid var(--honey);
+}
+.field {
+  display: grid;
+  gap: 4px;
+  margin-block: 16px 12px;
+  font-weight: 600;
+}
+.paper {
+  padding: 26px 30px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.paper-head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px 20px;
+  margin-block-end: 20px;
+}
+.paper-head > :first-child {
+  flex: 1 1 240px;
+}
+.pick {
+  padding-block: 40px;
+  text-align: center;
+}
+.end {
+  display: flex;
+  justify-content: end;
+  margin-block-start: 22px;
+}
+@media (max-width: 860px) {
+  .bench {
+    grid-template-columns: 1fr;
+  }
+  .paper {
+    padding: 16px;
+  }
+}
+</style>

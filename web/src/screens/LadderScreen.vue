@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** A ladder: print it, share its Step Desk, and see what the class wrote beside each rung. */
+import { ElButton, ElInput, ElTabPane, ElTabs } from 'element-plus'
+import { useClipboard } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import { api, reply, type Failure, type LadderView } from '@/api/client'
+import ClassWork from '@/components/ClassWork.vue'
+import FailureNote from '@/components/FailureNote.vue'
+import RungSheet from '@/components/RungSheet.vue'
+import { words } from '@/words'
+
+const props = defineProps<{ id: number }>()
+const ladder = ref<LadderView>()
+const failure = ref<Failure>()
+const tab = ref('problems')
+const { copy, copied, isSupported } = useClipboard({ legacy: true })
+
+const link = computed(() => (ladder.value ? `${location.origin}${ladder.value.desk}` : ''))
+
+async function load(): Promise<void> {
+  const answer = await reply(api.GET('/api/ladders/{id}', { params: { path: { id: props.id } } }))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) ladder.value = answer.value
+}
+onMounted(load)
+</script>
+
+<template>
+  <main class="page">
+    <failure-note v-if="failure" :failure="failure" retry @again="load" />
+    <template v-else-if="ladder">
+      <router-link :to="{ name: 'lesson', params: { id: ladder.lesson } }">{{ words.bench.back }}</router-link>
+      <h1>{{ ladder.title }}</h1>
+      <div class="actions">
+        <a class="print" :href="`/api/ladders/${id}/sheet.pdf`" target="_blank" rel="noopener">{{ words.ladder.sheet }}</a>
+        <a class="print" :href="`/api/ladders/${id}/key.pdf`" target="_blank" rel="noopener">{{ words.ladder.key }}</a>
+        <a class="print" :href="`/api/ladders/${id}/key.pdf?full=true`" target="_blank" rel="noopener">{{ words.ladder.fullKey }}</a>
+        <div class="link">
+          <el-input :model-value="link" readonly :aria-label="words.ladder.link" size="large">
+            <template #prepend>{{ words.ladder.link }}</template>
+          </el-input>
+          <el-button size="large" type="primary" @click="copy(link)">{{ copied ? words.ladder.copied : words.ladder.copy }}</el-button>
+          <span v-if="!isSupported" class="soft">{{ words.ladder.notCopied }}</span>
+        </div>
+      </div>
+      <el-tabs v-model="tab">
+        <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
+        <el-tab-pane :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
+      </el-tabs>
+    </template>
+    <p v-else class="soft">{{ words.loading }}</p>
+  </main>
+</template>
+
+<style scoped>
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin-block: 16px 22px;
+}
+.print {
+  padding: 7px 16px;
+  border: 1.5px solid var(--honey);
+  border-radius: 8px;
+  background: var(--card);
+  color: var(--ink);
+  font-weight: 650;
+  text-decoration: none;
+}
+.print:hover {
+  background: var(--honey-pale);
+}
+.link {
+  display: flex;
+  flex: 1 1 380px;
+  gap: 8px;
+}
+</style>

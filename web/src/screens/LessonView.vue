@@ -1,0 +1,286 @@
+<script setup lang="ts">
+/** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
+import { ElButton, ElDialog } from 'element-plus'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, reply, type LadderEntry, type PhaseKind, type Slide, type TypedWorking } from '@/api/client'
+import ExampleMaker from '@/components/ExampleMaker.vue'
+import FailureNote from '@/components/FailureNote.vue'
+import LadderList from '@/components/LadderList.vue'
+import SlideEditor from '@/components/SlideEditor.vue'
+import SlideFace from '@/components/SlideFace.vue'
+import VerdictMark from '@/components/VerdictMark.vue'
+import { useLesson } from '@/composables/useLesson'
+import { gradeName, phaseNames, strandNames, words } from '@/words'
+
+const props = defineProps<{ id: number }>()
+const router = useRouter()
+const { lesson, checked, minutesOver, failure, state, stale, load, save, keepMine } = useLesson(props.id)
+const ladders = ref<LadderEntry[]>([])
+const openSlide = ref<number>()
+const making = ref(false)
+
+/** The slides with the minute at which each begins. */
+const rungs = computed(() => {
+  let clock = 0
+  return (lesson.value?.slides ?? []).map((slide, index, all) => {
+    const from = clock
+    clock += slide.minutes
+    return { slide, index, from, to: clock, first: all[index - 1]?.phase !== slide.phase }
+  })
+})
+
+async function loadLadders(): Promise<void> {
+  const answer = await reply(api.GET('/api/lessons/{id}/ladders', { params: { path: { id: props.id } } }))
+  if (answer.ok) ladders.value = answer.value
+}
+onMounted(() => Promise.all([load(), loadLadders()]))
+
+function add(title: string, phase: PhaseKind, blocks: Slide['blocks']): void {
+  if (!lesson.value) return
+  const id = Math.max(0, ...lesson.value.slides.map((slide) => slide.id)) + 1
+  // A new slide stands after the last one of its phase, so that the clock runs on.
+  const at = lesson.value.slides.findLastIndex((slide) => slide.phase === phase)
+  const place = at < 0 ? lesson.value.slides.length : at + 1
+  lesson.value.slides.splice(place, 0, { id, title, phase, minutes: 5, notes: '', blocks })
+  openSlide.value = blocks.length ? undefined : id
+}
+
+function keep(example: TypedWorking): void {
+  making.value = false
+  add(words.lesson.exampleTitle, 'teach', [{ kind: 'worked_example', example }])
+  void save()
+}
+
+function move(index: number, by: number): void {
+  const slides = lesson.value?.slides
+  const slide = slides?.[index]
+  if (!slides || !slide || index + by < 0 || index + by >= slides.length) return
+  slides.splice(index, 1)
+  slides.splice(index + by, 0, slide)
+}
+
+async function show(): Promise<void> {
+  await save()
+  // The full screen must be asked for within the click.
+  await document.documentElement.requestFullscreen?.().catch(() => undefined)
+  await router.push({ name: 'show', params: { id: props.id } })
+}
+</script>
+
+<template>
+  <main class="page">
+    <failure-note v-if="failure" :failure="failure" retry @again="lesson ? save() : load()" />
+    <template v-if="lesson">
+      <router-link :to="{ name: 'shelf' }">{{ words.lesson.back }}</router-link>
+      <div class="head">
+        <div>
+          <h1>{{ lesson.title }}</h1>
+          <p class="soft">
+            {{ gradeName(lesson.grade) }} · {{ strandNames[lesson.strand] }} · {{ words.shelf.minutes(lesson.minutes) }}
+          </p>
+          <ul v-if="lesson.objectives?.length" class="objectives">
+            <li v-for="objective in lesson.objectives" :key="objective">{{ objective }}</li>
+          </ul>
+        </div>
+        <div class="actions">
+          <span class="state soft" role="status">{{ words.lesson[state] }}</span>
+          <el-button size="large" @click="making = true">{{ words.lesson.addExample }}</el-button>
+          <el-button size="large" type="primary" @click="show">{{ words.lesson.show }}</el-button>
+        </div>
+      </div>
+
+      <div class="ladder">
+        <div class="rail-head">{{ words.lesson.clock }}</div>
+        <div />
+        <div class="rail-head right">{{ words.lesson.checked }}</div>
+        <template v-for="rung in rungs" :key="rung.slide.id">
+          <div class="rail clock">
+            <strong v-if="rung.first">{{ phaseNames[rung.slide.phase] }}</strong>
+            <span class="soft">{{ rung.from }}–{{ rung.to }} min</span>
+          </div>
+          <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
+            <div class="beside">
+              <slide-face :slide="rung.slide" class="picture" />
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" />
+            </div>
+            <div class="tools">
+              <el-button text size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
+                {{ openSlide === rung.slide.id ? words.lesson.shut : words.lesson.open }}
+              </el-button>
+              <span class="push" />
+              <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
+              <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
+              <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
+            </div>
+          </section>
+          <div class="rail checked">
+            <template v-if="checked[rung.index]?.lines">
+              <verdict-mark :word="checked[rung.index]!.hold === checked[rung.index]!.lines ? 'holds' : 'cant_tell'" :size="30" bare />
+              <span>{{ words.lesson.lines(checked[rung.index]!.hold, checked[rung.index]!.lines) }}</span>
+            </template>
+            <span v-else class="soft">{{ words.lesson.nothing }}</span>
+          </div>
+        </template>
+        <div class="rail clock foot"><span class="soft">{{ minutesOver === 0 ? words.lesson.fits : words.lesson.over(minutesOver) }}</span></div>
+        <div class="rung foot">
+          <el-button size="large" @click="add(words.lesson.newSlide, 'review', [])">{{ words.lesson.addSlide }}</el-button>
+        </div>
+        <div class="rail checked foot" />
+      </div>
+
+      <ladder-list :ladders="ladders" :lesson="id" />
+
+      <el-dialog v-model="making" :title="words.lesson.addExample" width="min(96vw, 760px)" destroy-on-close>
+        <example-maker @keep="keep" @cancel="making = false" />
+      </el-dialog>
+      <el-dialog
+        :model-value="stale !== undefined"
+        :title="words.lesson.stale"
+        width="min(94vw, 520px)"
+        :show-close="false"
+        :close-on-click-modal="false"
+        :close-on-press-escape="false"
+      >
+        <p>{{ words.lesson.staleHelp }}</p>
+        <template #footer>
+          <el-button size="large" @click="load">{{ words.lesson.staleTheirs }}</el-button>
+          <el-button size="large" type="primary" @click="keepMine">{{ words.lesson.staleMine }}</el-button>
+        </template>
+      </el-dialog>
+    </template>
+    <p v-else-if="!failure" class="soft">{{ words.loading }}</p>
+  </main>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: start;
+  justify-content: space-between;
+  gap: var(--gap);
+  margin-block: 6px 26px;
+}
+.objectives {
+  margin: 8px 0 0;
+  padding-inline-start: 1.2em;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+.ladder {
+  display: grid;
+  grid-template-columns: 118px minmax(0, 1fr) 124px;
+}
+.rail-head {
+  padding-block-end: 8px;
+  font-size: 0.85rem;
+  font-weight: 700;
+  letter-spacing: 0.04em;
+  text-align: end;
+  padding-inline: 16px;
+  border-inline-end: var(--rail) solid var(--honey);
+}
+.rail-head.right {
+  text-align: start;
+  border-inline-end: 0;
+  border-inline-start: var(--rail) solid var(--honey);
+}
+.rail {
+  display: grid;
+  align-content: start;
+  gap: 2px;
+  padding: 22px 16px;
+  font-size: 0.92rem;
+}
+.clock {
+  justify-items: end;
+  text-align: end;
+  border-inline-end: var(--rail) solid var(--honey);
+}
+.checked {
+  border-inline-start: var(--rail) solid var(--honey);
+  gap: 5px;
+}
+.rung {
+  position: relative;
+  padding: 12px 26px;
+}
+/* The rung itself: it reaches from rail to rail behind the picture. */
+.rung::before {
+  content: '';
+  position: absolute;
+  inset-inline: 0;
+  inset-block-start: 34px;
+  block-size: var(--rail);
+  background: var(--honey);
+}
+.rung.foot::before {
+  display: none;
+}
+.beside {
+  position: relative;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  max-inline-size: 640px;
+  margin-inline: auto;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  overflow: hidden;
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.open .beside {
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
+  max-inline-size: none;
+}
+.tools {
+  position: relative;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  max-inline-size: 640px;
+  margin-inline: auto;
+}
+.open .tools {
+  max-inline-size: none;
+}
+.push {
+  flex: 1;
+}
+.foot {
+  text-align: center;
+}
+@media (max-width: 860px) {
+  .ladder {
+    grid-template-columns: 74px minmax(0, 1fr);
+  }
+  .checked,
+  .rail-head.right {
+    grid-column: 2;
+    border-inline-start: 0;
+    padding-block: 0 14px;
+    display: flex;
+    align-items: center;
+  }
+  .rail-head.right,
+  .checked.foot {
+    display: none;
+  }
+  .clock,
+  .rail-head {
+    padding-inline: 0 8px;
+    font-size: 0.78rem;
+  }
+  .rung {
+    padding-inline: 12px 0;
+  }
+  .open .beside {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,232 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
+import FailureNote from '@/components/FailureNote.vue'
+import NewLessonDialog from '@/components/NewLessonDialog.vue'
+import VerdictMark from '@/components/VerdictMark.vue'
+import { gradeName, gradeShort, strandNames, words } from '@/words'
+
+const router = useRouter()
+const entries = ref<ShelfEntry[]>()
+const failure = ref<Failure>()
+const strand = ref<Strand>()
+const grade = ref<number>()
+const making = ref(false)
+
+const strands = Object.keys(strandNames) as Strand[]
+const ofStrand = computed(() => (entries.value ?? []).filter((e) => !strand.value || e.strand === strand.value))
+const grades = computed(() => [...new Set((entries.value ?? []).map((e) => e.grade))].sort((a, b) => a - b))
+const shelves = computed(() =>
+  grades.value
+    .filter((g) => grade.value === undefined || g === grade.value)
+    .map((g) => ({
+      grade: g,
+      boards: strands
+        .map((s) => ({ strand: s, lessons: ofStrand.value.filter((e) => e.grade === g && e.strand === s) }))
+        .filter((board) => board.lessons.length > 0),
+    }))
+    .filter((shelf) => shelf.boards.length > 0),
+)
+
+async function load(): Promise<void> {
+  const answer = await reply(api.GET('/api/lessons'))
+  if (answer.ok) entries.value = answer.value
+  failure.value = answer.ok ? undefined : answer.failure
+}
+onMounted(load)
+</script>
+
+<template>
+  <main class="page">
+    <div class="head">
+      <h1>{{ words.shelf.title }}</h1>
+      <el-button type="primary" size="large" @click="making = true">{{ words.shelf.make }}</el-button>
+    </div>
+    <failure-note v-if="failure" :failure="failure" retry @again="load" />
+    <template v-else-if="entries">
+      <nav class="strands" :aria-label="words.newLesson.strand">
+        <button type="button" :aria-pressed="!strand" @click="strand = undefined">{{ words.shelf.every }}</button>
+        <button v-for="s in strands" :key="s" type="button" :aria-pressed="strand === s" @click="strand = s">
+          {{ strandNames[s] }}
+        </button>
+      </nav>
+      <div class="body">
+        <nav v-if="grades.length" class="grades" :aria-label="words.shelf.find">
+          <button type="button" class="cell all" :aria-pressed="grade === undefined" @click="grade = undefined">
+            {{ words.shelf.allGrades }}
+          </button>
+          <button
+            v-for="g in grades"
+            :key="g"
+            type="button"
+            class="cell"
+            :aria-pressed="grade === g"
+            :aria-label="gradeName(g)"
+            @click="grade = grade === g ? undefined : g"
+          >
+            {{ gradeShort(g) }}
+          </button>
+        </nav>
+        <div class="shelves">
+          <p v-if="!entries.length" class="soft">{{ words.shelf.empty }}</p>
+          <p v-else-if="!shelves.length" class="soft">{{ words.shelf.none }}</p>
+          <section v-for="shelf in shelves" :key="shelf.grade" class="shelf">
+            <h2>{{ gradeName(shelf.grade) }}</h2>
+            <div class="boards">
+              <div v-for="board in shelf.boards" :key="board.strand" class="board">
+                <p class="soft strand">{{ strandNames[board.strand] }}</p>
+                <router-link
+                  v-for="lesson in board.lessons"
+                  :key="lesson.id"
+                  class="lesson"
+                  :to="{ name: 'lesson', params: { id: lesson.id } }"
+                >
+                  <span class="title">{{ lesson.title }}</span>
+                  <span class="soft facts">
+                    {{ words.shelf.minutes(lesson.minutes) }} · {{ words.shelf.slides(lesson.slides) }}<template v-if="lesson.ladders"> · {{ words.shelf.ladders(lesson.ladders) }}</template>
+                  </span>
+                  <span v-if="lesson.checked.lines" class="checked">
+                    <verdict-mark :word="lesson.checked.hold === lesson.checked.lines ? 'holds' : 'cant_tell'" :size="18" bare />
+                    {{ words.lesson.lines(lesson.checked.hold, lesson.checked.lines) }}
+                  </span>
+                </router-link>
+              </div>
+            </div>
+          </section>
+        </div>
+      </div>
+    </template>
+    <p v-else class="soft">{{ words.loading }}</p>
+    <new-lesson-dialog v-model="making" @made="(id) => router.push({ name: 'lesson', params: { id } })" />
+  </main>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: var(--gap);
+  margin-block-end: 18px;
+}
+.strands {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 22px;
+  border-block-end: 1px solid var(--line);
+}
+.strands button {
+  padding: 8px 2px;
+  border: 0;
+  border-block-end: 4px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  font: inherit;
+  cursor: pointer;
+}
+.strands button[aria-pressed='true'] {
+  border-color: var(--honey);
+  color: var(--ink);
+  font-weight: 700;
+}
+.body {
+  display: grid;
+  grid-template-columns: 76px 1fr;
+  gap: 28px;
+  margin-block-start: 24px;
+}
+.grades {
+  display: grid;
+  align-content: start;
+  gap: 6px;
+  justify-items: center;
+}
+.cell {
+  inline-size: 56px;
+  block-size: 50px;
+  border: 0;
+  clip-path: polygon(25% 0, 75% 0, 100% 50%, 75% 100%, 25% 100%, 0 50%);
+  background: var(--sunk);
+  color: var(--ink);
+  font: inherit;
+  font-size: 1.1rem;
+  font-weight: 700;
+  cursor: pointer;
+}
+.cell.all {
+  font-size: 0.66rem;
+  line-height: 1.1;
+}
+.cell[aria-pressed='true'] {
+  background: var(--honey);
+  color: #1f2d3a;
+}
+.cell:focus-visible {
+  outline-offset: -6px;
+}
+.shelf + .shelf {
+  margin-block-start: 34px;
+}
+.boards {
+  display: grid;
+  gap: 14px;
+  margin-block-start: 4px;
+}
+.board {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(100%, 260px), 1fr));
+  gap: 14px;
+  padding-block-end: 12px;
+  border-block-end: 5px solid var(--honey-pale);
+}
+.strand {
+  grid-column: 1 / -1;
+  font-size: 0.9rem;
+}
+.lesson {
+  display: grid;
+  align-content: start;
+  gap: 5px;
+  min-block-size: 118px;
+  padding: 14px 16px;
+  border: 1px solid var(--line);
+  border-inline-start: 6px solid var(--honey);
+  border-radius: var(--radius);
+  background: var(--card);
+  color: var(--ink);
+  text-decoration: none;
+  transition: box-shadow 0.15s, translate 0.15s;
+}
+.lesson:hover {
+  box-shadow: var(--shadow);
+  translate: 0 -2px;
+}
+.title {
+  font-size: 1.1rem;
+  font-weight: 700;
+  line-height: 1.25;
+}
+.facts {
+  font-size: 0.9rem;
+}
+.checked {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  align-self: end;
+  font-size: 0.9rem;
+  color: var(--verdict-holds);
+}
+@media (max-width: 600px) {
+  .body {
+    grid-template-columns: 1fr;
+    gap: 18px;
+  }
+  .grades {
+    display: flex;
+    flex-wrap: wrap;
+  }
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { Failure } from '@/api/client'
+import FailureNote from '@/components/FailureNote.vue'
+import { useTeacher } from '@/composables/useTeacher'
+import { words } from '@/words'
+
+const route = useRoute()
+const router = useRouter()
+const { signIn } = useTeacher()
+const name = ref('')
+const password = ref('')
+const failure = ref<Failure>()
+const busy = ref(false)
+
+async function go(): Promise<void> {
+  busy.value = true
+  failure.value = await signIn(name.value, password.value)
+  busy.value = false
+  if (failure.value) return
+  const to = route.query.to
+  // Only a path of this site, never another address.
+  await router.push(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : { name: 'shelf' })
+}
+
+/** The working on the left: what the product does, told by one equation. */
+const steps = [
+  ['3(2x − 5) = 27', ''],
+  ['6x − 15 = 27', 'multiplied out'],
+  ['6x = 42', 'added 15 to both sides'],
+  ['x = 7', 'divided both sides by 6'],
+]
+</script>
+
+<template>
+  <main class="sign-in">
+    <section class="scene" aria-hidden="true">
+      <ol>
+        <li v-for="([math, why], index) in steps" :key="index">
+          <span class="cell" :class="{ open: index === 0 }" />
+          <span class="math">{{ math }}</span>
+          <span class="why">{{ why }}</span>
+        </li>
+      </ol>
+    </section>
+    <form class="form" @submit.prevent="go">
+      <h1>{{ words.signIn.title }}</h1>
+      <p class="soft">{{ words.signIn.lead }}</p>
+      <label>
+        <span>{{ words.signIn.name }}</span>
+        <el-input v-model="name" size="large" autocomplete="username" autofocus maxlength="64" name="sign-in" />
+      </label>
+      <label>
+        <span>{{ words.signIn.password }}</span>
+        <el-input v-model="password" size="large" type="password" show-password autocomplete="current-password" maxlength="200" name="password" />
+      </label>
+      <failure-note v-if="failure" :failure="failure" />
+      <el-button type="primary" size="large" native-type="submit" :loading="busy">{{ words.signIn.go }}</el-button>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+.sign-in {
+  display: grid;
+  grid-template-columns: 1.15fr 1fr;
+  min-block-size: calc(100vh - 56px);
+}
+.scene {
+  display: grid;
+  place-items: center;
+  background: var(--honey-pale);
+}
+ol {
+  position: relative;
+  margin: 0;
+  padding: 34px 56px;
+  list-style: none;
+  border-inline: 6px solid var(--honey);
+}
+li {
+  display: grid;
+  grid-template-columns: 30px auto;
+  column-gap: 18px;
+  align-items: center;
+  padding-block: 15px;
+}
+li + li {
+  border-block-start: 4px solid color-mix(in srgb, var(--honey) 55%, transparent);
+}
+.cell {
+  inline-size: 28px;
+  aspect-ratio: 1.12;
+  clip-path: polygon(25% 0, 75% 0, 100% 50%, 75% 100%, 25% 100%, 0 50%);
+  background: var(--verdict-holds);
+}
+.cell.open {
+  background: var(--ink-soft);
+  opacity: 0.35;
+}
+.math {
+  font-size: 2rem;
+  font-weight: 600;
+  white-space: nowrap;
+}
+.why {
+  grid-column: 2;
+  color: var(--ink-soft);
+}
+.form {
+  align-self: center;
+  display: grid;
+  gap: 16px;
+  inline-size: min(100%, 420px);
+  margin-inline: auto;
+  padding: 24px;
+}
+label {
+  display: grid;
+  gap: 4px;
+  font-weight: 600;
+}
+@media (max-width: 820px) {
+  .sign-in {
+    grid-template-columns: 1fr;
+    align-content: start;
+  }
+  .scene {
+    display: none;
+  }
+}
+</style>

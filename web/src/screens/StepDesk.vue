@@ -1,0 +1,173 @@
+<script setup lang="ts">
+/** The Step Desk: a student joins with a name, takes a rung, and writes line by line. */
+import { computed, effectScope, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
+import { api, reply, type DeskView, type Failure } from '@/api/client'
+import FailureNote from '@/components/FailureNote.vue'
+import HoneyMark from '@/components/HoneyMark.vue'
+import JoinDesk from '@/components/JoinDesk.vue'
+import RungWriter from '@/components/RungWriter.vue'
+import { dropDraft } from '@/composables/useDraft'
+import { useRungWriting, type RungWriting } from '@/composables/useRungWriting'
+import { stageNames, words } from '@/words'
+
+const props = defineProps<{ link: string }>()
+const desk = ref<DeskView>()
+const failure = ref<Failure>()
+const at = ref(0)
+const writings = shallowRef<RungWriting[]>([])
+let scope = effectScope()
+onScopeDispose(() => scope.stop())
+
+const rung = computed(() => desk.value?.rungs[at.value])
+const writing = computed(() => writings.value[at.value])
+
+function take(view: DeskView): void {
+  desk.value = view
+  scope.stop()
+  scope = effectScope()
+  scope.run(() => {
+    writings.value = view.rungs.map(({ number }) => {
+      const kept = view.written.find((written) => written.number === number)
+      return useRungWriting(props.link, number, {
+        lines: kept?.lines ?? [],
+        revision: kept?.revision ?? 0,
+        judgement: kept?.judgement,
+      })
+    })
+  })
+  const open = writings.value.findIndex((w) => !w.finished.value)
+  at.value = open < 0 ? 0 : open
+}
+
+async function load(): Promise<void> {
+  const answer = await reply(api.GET('/api/desk/{link}', { params: { path: { link: props.link } } }))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) take(answer.value)
+}
+onMounted(load)
+
+async function leave(): Promise<void> {
+  await Promise.all(writings.value.map((w) => w.save()))
+  const answer = await reply(api.POST('/api/desk/{link}/leave', { params: { path: { link: props.link } } }))
+  if (!answer.ok) {
+    failure.value = answer.failure
+    return
+  }
+  desk.value?.rungs.forEach(({ number }) => dropDraft(props.link, number))
+  await load()
+}
+</script>
+
+<template>
+  <main class="desk">
+    <header>
+      <span class="brand"><honey-mark /><span>{{ desk?.title ?? words.desk.title }}</span></span>
+      <button v-if="desk?.student" type="button" class="link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
+    </header>
+    <failure-note v-if="failure" :failure="failure" retry @again="load" />
+    <join-desk v-else-if="desk && !desk.student" :link="link" @joined="take" />
+    <template v-else-if="desk && rung && writing">
+      <nav class="rungs" :aria-label="words.desk.rungs">
+        <button
+          v-for="(r, index) in desk.rungs"
+          :key="r.number"
+          type="button"
+          class="cell"
+          :class="{ here: index === at, done: writings[index]?.finished.value, begun: writings[index]?.begun.value }"
+          :aria-current="index === at ? 'step' : undefined"
+          :aria-label="words.desk.rung(r.number, stageNames[r.stage]) + (writings[index]?.finished.value ? `, ${words.desk.done}` : '')"
+          @click="at = index"
+        >
+          <span>{{ r.number }}</span>
+        </button>
+        <span class="soft stage">{{ stageNames[rung.stage] }}</span>
+      </nav>
+      <rung-writer :key="`${rung.number}-${desk.student}`" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" @next="at += 1" />
+    </template>
+    <p v-else class="soft">{{ words.loading }}</p>
+  </main>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  gap: 18px;
+  max-inline-size: 760px;
+  margin-inline: auto;
+  padding: 12px clamp(12px, 4vw, 28px) 120px;
+}
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 12px;
+}
+.brand {
+  display: inline-flex;
+  align-items: center;
+  gap: 10px;
+  font-weight: 700;
+  line-height: 1.2;
+}
+.link {
+  flex: none;
+  min-block-size: 36px;
+  border: 0;
+  background: none;
+  color: var(--honey-deep);
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.rungs {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 5px;
+}
+.cell {
+  position: relative;
+  display: grid;
+  place-items: center;
+  inline-size: 46px;
+  block-size: 40px;
+  border: 0;
+  padding: 0;
+  clip-path: polygon(25% 0, 75% 0, 100% 50%, 75% 100%, 25% 100%, 0 50%);
+  background: var(--line);
+  color: var(--ink);
+  font: inherit;
+  font-weight: 700;
+  cursor: pointer;
+}
+/* An edge of its own: the outline of a clipped shape is clipped with it. */
+.cell::before {
+  content: '';
+  position: absolute;
+  inset: 3px;
+  clip-path: inherit;
+  background: var(--card);
+}
+.cell span {
+  position: relative;
+}
+.cell.begun::before {
+  background: linear-gradient(var(--card) 50%, var(--honey-pale) 50%);
+}
+.cell.done {
+  background: var(--verdict-holds);
+  color: var(--card);
+}
+.cell.done::before {
+  background: var(--verdict-holds);
+}
+.cell.here {
+  background: var(--honey);
+}
+.cell:focus-visible {
+  background: var(--focus);
+}
+.stage {
+  margin-inline-start: 8px;
+}
+</style>
