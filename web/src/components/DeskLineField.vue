@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One line of a student's working with what is said of it. */
 import { ElButton, ElInput } from 'element-plus'
-import { useTemplateRef } from 'vue'
+import { nextTick, useTemplateRef, watch } from 'vue'
 import type { JudgedLine } from '@/api/client'
 import type { WritingLine } from '@/composables/useRungWriting'
 import MathInput from './MathInput.vue'
@@ -26,11 +26,21 @@ function turn(): void {
   write('', !props.line.latex)
 }
 
+// What is said of the line that is being written must be seen above the finger keyboard.
+const root = useTemplateRef('root')
+watch(
+  () => props.verdict,
+  async (found) => {
+    await nextTick()
+    if (found && root.value?.contains(document.activeElement)) root.value.scrollIntoView({ block: 'nearest', behavior: 'smooth' })
+  },
+)
+
 defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.focus() : plain.value?.focus()) })
 </script>
 
 <template>
-  <div class="line" :class="verdict?.verdict.word">
+  <div ref="root" class="line" :class="verdict?.verdict.word">
     <math-input
       v-if="line.latex"
       ref="field"
@@ -78,6 +88,10 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 4px 8px;
   align-items: center;
+}
+/* Clear of the finger keyboard when it is scrolled to. */
+.line {
+  scroll-margin-block: 12px calc(16px + var(--keyboard, 0px));
 }
 .tools {
   display: flex;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Types a problem and gets its working, by the method of the class. */
 import { ElButton, ElOption, ElSelect } from 'element-plus'
-import { ref, watch } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
 import type { TypedWorking } from '@/api/client'
 import { useWorking } from '@/composables/useWorking'
 import FailureNote from './FailureNote.vue'
@@ -21,6 +21,9 @@ function go(): void {
 function mend(text: string): void {
   void work({ text, latex: false }, method.value)
 }
+const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
+defineExpose({ focus: () => field.value?.focus() })
+
 // Another problem may not have the method of the last one.
 watch(latex, () => (method.value = undefined))
 </script>
@@ -29,7 +32,7 @@ watch(latex, () => (method.value = undefined))
   <div class="maker">
     <p class="soft">{{ words.lesson.problemHint }}</p>
     <div class="row">
-      <math-input v-model="latex" :label="words.lesson.problem" class="grow" @enter="go" />
+      <math-input ref="field" v-model="latex" :label="words.lesson.problem" class="grow" @enter="go" />
       <el-button size="large" type="primary" :loading="busy" @click="go">{{ words.lesson.work }}</el-button>
     </div>
     <failure-note v-if="failure" :failure="failure" @mend="mend" />

@@ -4,6 +4,7 @@ import 'mathlive'
 import { MathfieldElement } from 'mathlive'
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
 import { Flow } from '@/field/flow'
+import { setUpKeyboard } from '@/field/keyboard'
 import { shortcuts } from '@/field/shortcuts'
 
 // Its fonts are those of the page's own style sheet; it makes no sound.
@@ -18,6 +19,7 @@ const field = useTemplateRef<MathfieldElement>('field')
 const flow = new Flow()
 
 function setUp(mf: MathfieldElement): void {
+  setUpKeyboard()
   mf.inlineShortcuts = shortcuts
   mf.smartFence = false
   mf.smartMode = false
@@ -44,7 +46,7 @@ function onKey(event: KeyboardEvent): void {
   if (!mf || event.isComposing || !event.isTrusted) return
   if (event.key === 'Enter') {
     event.preventDefault()
-    event.stopPropagation()
+    event.stopImmediatePropagation()
     emit('enter')
   } else if (event.key === 'Backspace') {
     if (mf.value === '') emit('emptyBackspace')
@@ -87,6 +89,10 @@ onMounted(() => {
   setUp(mf)
   mf.addEventListener('keydown', onKey, { capture: true })
   mf.addEventListener('paste', onPaste, { capture: true })
+  // The return key of the finger keyboard comes as a line break, not as a key.
+  mf.addEventListener('beforeinput', (event) => {
+    if (event.inputType === 'insertLineBreak') emit('enter')
+  })
   mf.addEventListener('pointerdown', () => flow.forget())
 })
 onBeforeUnmount(() => window.mathVirtualKeyboard?.hide())
@@ -146,6 +152,11 @@ defineExpose({ focus: () => field.value?.focus(), select })
   --contains-highlight-background-color: transparent;
   --placeholder-color: var(--ink-soft);
   --primary: var(--honey-deep);
+}
+@media (pointer: coarse) {
+  .math-field {
+    padding: 2px 8px;
+  }
 }
 .math-field:focus-within {
   outline: 3px solid var(--focus);

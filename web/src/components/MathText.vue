@@ -19,7 +19,7 @@ const pieces = computed<Piece[]>(() =>
 </script>
 
 <template>
-  <span class="math-text"><template v-for="(piece, index) in pieces" :key="index"><math-line v-if="piece.kind === 'math'" :latex="piece.text" /><em v-else-if="piece.kind === 'stress'">{{ piece.text }}</em><template v-else>{{ piece.text }}</template></template></span>
+  <span class="math-text"><template v-for="(piece, index) in pieces" :key="index"><math-line v-if="piece.kind === 'math'" :latex="piece.text" :display="piece.text.includes('frac')" /><em v-else-if="piece.kind === 'stress'">{{ piece.text }}</em><template v-else>{{ piece.text }}</template></template></span>
 </template>
 
 <style scoped>

@@ -21,8 +21,8 @@ const stages = computed(() =>
 <template>
   <section v-for="group in stages" :key="group.stage" class="stage">
     <h3>{{ stageNames[group.stage] }}</h3>
-    <ol>
-      <li v-for="{ number, rung, scene } in group.rungs" :key="number" :class="{ short: !keyShown && rung.prompt.length < 60 }">
+    <ol class="rungs">
+      <li v-for="{ number, rung, scene } in group.rungs" :key="number" class="rung" :class="{ short: !keyShown && rung.prompt.length < 60 }">
         <span class="number" aria-hidden="true">{{ number }}</span>
         <div class="body">
           <p><math-text :text="rung.prompt" /></p>
@@ -58,7 +58,7 @@ h3::after {
   flex: 1;
   border-block-start: var(--rail) solid var(--honey);
 }
-ol {
+.rungs {
   display: grid;
   grid-template-columns: repeat(6, 1fr);
   gap: 18px 22px;
@@ -66,14 +66,14 @@ ol {
   padding: 0;
   list-style: none;
 }
-li {
+.rung {
   display: grid;
   grid-column: 1 / -1;
   grid-template-columns: 40px minmax(0, 1fr);
   gap: 12px;
   align-items: start;
 }
-li.short {
+.rung.short {
   grid-column: span 2;
 }
 .number {
@@ -98,7 +98,7 @@ li.short {
   background: var(--honey-pale);
 }
 @media (max-width: 700px) {
-  li.short {
+  .rung.short {
     grid-column: 1 / -1;
   }
 }

@@ -60,13 +60,13 @@ watch(() => props.slide, measure, { deep: true })
   align-content: start;
   gap: 2cqw;
   padding: 4cqw 5.5cqw;
-  font-size: calc(3.1cqw * var(--fit));
+  font-size: calc(3.5cqw * var(--fit));
   line-height: 1.35;
 }
 h2 {
   position: relative;
   padding-inline-start: 0.75em;
-  font-size: 1.45em;
+  font-size: 1.3em;
   line-height: 1.15;
 }
 h2::before {

@@ -45,6 +45,7 @@ li + li {
   border-block-start: 1px solid color-mix(in srgb, var(--line) 70%, transparent);
 }
 .concludes .math {
+  justify-self: start;
   font-weight: 700;
   background: linear-gradient(transparent 62%, color-mix(in srgb, var(--honey) 55%, transparent) 62%);
 }

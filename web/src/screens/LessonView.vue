@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
 import { ElButton, ElDialog } from 'element-plus'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type LadderEntry, type PhaseKind, type Slide, type TypedWorking } from '@/api/client'
 import ExampleMaker from '@/components/ExampleMaker.vue'
@@ -19,6 +19,7 @@ const { lesson, checked, minutesOver, failure, state, stale, load, save, keepMin
 const ladders = ref<LadderEntry[]>([])
 const openSlide = ref<number>()
 const making = ref(false)
+const maker = useTemplateRef<InstanceType<typeof ExampleMaker>>('maker')
 
 /** The slides with the minute at which each begins. */
 const rungs = computed(() => {
@@ -102,16 +103,17 @@ async function show(): Promise<void> {
           <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
             <div class="beside">
               <slide-face :slide="rung.slide" class="picture" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" />
-            </div>
-            <div class="tools">
-              <el-button text size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
-                {{ openSlide === rung.slide.id ? words.lesson.shut : words.lesson.open }}
-              </el-button>
-              <span class="push" />
-              <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
-              <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
-              <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" />
+              <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
+              <div class="tools">
+                <el-button size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
+                  {{ openSlide === rung.slide.id ? words.lesson.shut : words.lesson.open }}
+                </el-button>
+                <span class="push" />
+                <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
+                <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
+                <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
+              </div>
             </div>
           </section>
           <div class="rail checked">
@@ -131,8 +133,8 @@ async function show(): Promise<void> {
 
       <ladder-list :ladders="ladders" :lesson="id" />
 
-      <el-dialog v-model="making" :title="words.lesson.addExample" width="min(96vw, 760px)" destroy-on-close>
-        <example-maker @keep="keep" @cancel="making = false" />
+      <el-dialog v-model="making" :title="words.lesson.addExample" width="min(96vw, 760px)" destroy-on-close @opened="maker?.focus()">
+        <example-maker ref="maker" @keep="keep" @cancel="making = false" />
       </el-dialog>
       <el-dialog
         :model-value="stale !== undefined"
@@ -225,29 +227,38 @@ async function show(): Promise<void> {
 .beside {
   position: relative;
   display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  max-inline-size: 640px;
-  margin-inline: auto;
+  grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
+  grid-template-rows: 1fr auto;
   border: 1px solid var(--line);
   border-radius: var(--radius);
   overflow: hidden;
-  background: var(--card);
+  background: var(--sunk);
   box-shadow: var(--shadow);
 }
-.open .beside {
-  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr);
-  max-inline-size: none;
+.picture {
+  grid-row: 1 / -1;
+  align-self: start;
+}
+.notes {
+  padding: 16px 18px 4px;
+  font-size: 0.95rem;
+  white-space: pre-line;
+}
+.open .picture {
+  grid-row: 1;
+}
+.open .work {
+  grid-row: 1 / -1;
 }
 .tools {
-  position: relative;
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  max-inline-size: 640px;
-  margin-inline: auto;
+  gap: 2px;
+  padding: 8px 14px;
 }
-.open .tools {
-  max-inline-size: none;
+.tools .el-button {
+  margin: 0;
 }
 .push {
   flex: 1;
@@ -279,8 +290,13 @@ async function show(): Promise<void> {
   .rung {
     padding-inline: 12px 0;
   }
-  .open .beside {
+  .beside {
     grid-template-columns: 1fr;
+  }
+  .picture,
+  .open .picture,
+  .open .work {
+    grid-row: auto;
   }
 }
 </style>

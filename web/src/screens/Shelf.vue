@@ -73,10 +73,13 @@ onMounted(load)
           <p v-if="!entries.length" class="soft">{{ words.shelf.empty }}</p>
           <p v-else-if="!shelves.length" class="soft">{{ words.shelf.none }}</p>
           <section v-for="shelf in shelves" :key="shelf.grade" class="shelf">
-            <h2>{{ gradeName(shelf.grade) }}</h2>
+            <h2 class="only-heard">{{ gradeName(shelf.grade) }}</h2>
             <div class="boards">
-              <div v-for="board in shelf.boards" :key="board.strand" class="board">
-                <p class="soft strand">{{ strandNames[board.strand] }}</p>
+              <div v-for="(board, index) in shelf.boards" :key="board.strand" class="board">
+                <h3 class="strand">
+                  <span v-if="index === 0" aria-hidden="true">{{ gradeName(shelf.grade) }}</span>
+                  <span class="soft">{{ strandNames[board.strand] }}</span>
+                </h3>
                 <router-link
                   v-for="lesson in board.lessons"
                   :key="lesson.id"
@@ -167,12 +170,11 @@ onMounted(load)
   outline-offset: -6px;
 }
 .shelf + .shelf {
-  margin-block-start: 34px;
+  margin-block-start: 20px;
 }
 .boards {
   display: grid;
   gap: 14px;
-  margin-block-start: 4px;
 }
 .board {
   display: grid;
@@ -182,14 +184,21 @@ onMounted(load)
   border-block-end: 5px solid var(--honey-pale);
 }
 .strand {
+  display: flex;
+  gap: 12px;
+  align-items: baseline;
   grid-column: 1 / -1;
+  font-size: 1.15rem;
+}
+.strand .soft {
   font-size: 0.9rem;
+  font-weight: 400;
 }
 .lesson {
   display: grid;
   align-content: start;
   gap: 5px;
-  min-block-size: 118px;
+  min-block-size: 104px;
   padding: 14px 16px;
   border: 1px solid var(--line);
   border-inline-start: 6px solid var(--honey);

@@ -94,7 +94,7 @@ async function leave(): Promise<void> {
   gap: 18px;
   max-inline-size: 760px;
   margin-inline: auto;
-  padding: 12px clamp(12px, 4vw, 28px) 120px;
+  padding: 12px clamp(12px, 4vw, 28px) calc(120px + var(--keyboard, 0px));
 }
 header {
   display: flex;

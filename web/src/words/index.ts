@@ -54,6 +54,7 @@ export const words = {
     phase: 'Phase',
     minutes: 'Minutes',
     notes: 'Notes for you alone',
+    noNotes: 'No notes yet.',
     text: 'Text (mathematics between $ signs)',
     addText: 'Add text',
     removeBlock: 'Take this part out',
