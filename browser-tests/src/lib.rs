@@ -1,1 +1,13 @@
-//! stub
+//! A real program on a real database, and a real browser in front of it.
+//!
+//! What belongs here: starting and stopping them, and finding things on a page by what a person sees.
+//! What never does: anything that the core can test. The tests themselves are under `tests/`.
+
+mod browser;
+mod program;
+
+pub use browser::Browser;
+pub use program::Program;
+
+/// How long anything may take before a test gives up, in seconds.
+pub const PATIENCE_S: u64 = 30;

@@ -89,6 +89,7 @@
   set par(leading: 0.75em)
   show math.equation: set text(size: 1.08em)
   show math.equation: set text(top-edge: "bounds", bottom-edge: "bounds")
+  show figure: set align(left)
   show heading.where(level: 1): set text(size: 19pt)
   body
 }

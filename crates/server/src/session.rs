@@ -26,6 +26,14 @@ pub(crate) struct Sessions(Db);
 
 #[async_trait::async_trait]
 impl SessionStore for Sessions {
+    async fn create(&self, record: &mut Record) -> Result<()> {
+        // 128 random bits do not collide in practice; one that did would let a stranger in.
+        while self.load(&record.id).await?.is_some() {
+            record.id = Id::default();
+        }
+        self.save(record).await
+    }
+
     async fn save(&self, record: &Record) -> Result<()> {
         let data = serde_json::to_string(&record.data).map_err(|e| Error::Encode(e.to_string()))?;
         let expires_at = record.expiry_date.unix_timestamp();

@@ -41,6 +41,11 @@ function leadOut(mf: MathfieldElement, key: string): void {
   for (let n = flow.leaves(key); n > 0; n -= 1) mf.executeCommand('moveAfterParent')
 }
 
+/** An empty place that waits is selected, too. */
+function isPlaceholder(mf: MathfieldElement): boolean {
+  return mf.getValue(mf.selection, 'latex').startsWith('\\placeholder')
+}
+
 function onKey(event: KeyboardEvent): void {
   const mf = field.value
   if (!mf || event.isComposing || !event.isTrusted) return
@@ -55,6 +60,8 @@ function onKey(event: KeyboardEvent): void {
     if (event.key === 'ArrowUp') emit('up')
     else emit('down')
   } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) {
+    // What is typed takes the place of what is selected; a bracket would be put around it otherwise.
+    if (!mf.selectionIsCollapsed && !isPlaceholder(mf)) mf.executeCommand('deleteBackward')
     leadOut(mf, event.key)
     flow.typed(event.key)
   } else if (event.key !== 'Shift') {

@@ -47,6 +47,7 @@ export const shortcuts: Record<string, string> = {
   tan: '\\tan',
   sec: '\\sec',
   csc: '\\csc',
+  cosec: '\\csc',
   cot: '\\cot',
   arcsin: '\\arcsin',
   arccos: '\\arccos',
@@ -58,7 +59,7 @@ export const shortcuts: Record<string, string> = {
 /** Names whose argument may stand without brackets. */
 export const names = [
   ...Object.keys(shortcuts).filter((key) => /^[a-z]+$/.test(key)),
-  'cosec', 'abs', 'root', 'hcf', 'gcd', 'lcm', 'max', 'min',
+  'abs', 'root', 'hcf', 'gcd', 'lcm', 'max', 'min',
 ]
 
 /** Keys after which an empty place waits to be filled. */

@@ -255,6 +255,12 @@ impl<'a> Parser<'a> {
                 let radicand = self.radicand(token)?;
                 return Ok(root(*index, radicand, span));
             }
+            // A small raised number before a root sign is its index: ³√8.
+            T::Superscript(index @ 2..=100) if matches!(self.peek(), Some(T::Root(2))) => {
+                self.at += 1;
+                let radicand = self.radicand(token)?;
+                return Ok(root(u32::try_from(*index).unwrap_or(2), radicand, span));
+            }
             T::Named(name) => return self.named(name, token),
             T::Function(function) => return self.call(*function, token),
             T::Command(name) => return self.command(name, token),

@@ -344,19 +344,22 @@ impl<'a> Cutter<'a> {
         let in_list = self.inside_list();
         let leads = (1..=3).contains(&length);
         while leads {
-            // A group of three after a comma (outside lists) or one space: 1,200 or 1 200 000.
-            let is_gap = match bytes.get(length) {
-                Some(b',') => !in_list,
-                Some(b' ') => true,
-                _ => false,
+            // A group of three after a comma (outside lists) or one space: 1,200 or 1 200 000. An
+            // equation editor writes the space as `\:` or `\,`.
+            let gap = match &bytes[length..] {
+                [b',', ..] if !in_list => 1,
+                [b' ', ..] => 1,
+                [b'\\', b':' | b',' | b' ', ..] => 2,
+                _ => break,
             };
+            let group = length + gap;
             // `3 100/200` is a mixed number, not three thousand one hundred over two hundred.
-            let is_mixed = bytes.get(length) == Some(&b' ') && bytes.get(length + 4) == Some(&b'/');
-            if !is_gap || is_mixed || bytes.len() < length + 4 || digits(length + 1) != 3 {
+            let is_mixed = bytes[length] == b' ' && bytes.get(group + 3) == Some(&b'/');
+            if is_mixed || bytes.len() < group + 3 || digits(group) != 3 {
                 break;
             }
-            text.push_str(&self.rest()[length + 1..length + 4]);
-            length += 4;
+            text.push_str(&self.rest()[group..group + 3]);
+            length = group + 3;
         }
         if bytes.get(length) == Some(&b'.') && bytes.get(length + 1).is_some_and(u8::is_ascii_digit)
         {

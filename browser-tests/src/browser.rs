@@ -1,0 +1,188 @@
+//! Headless Chromium, with things found by what a person sees.
+
+use crate::PATIENCE_S;
+use std::io::{BufRead, BufReader};
+use std::mem::ManuallyDrop;
+use std::process::{Child, Command, Stdio};
+use std::time::Duration;
+use thirtyfour::prelude::*;
+
+/// A browser with one window.
+pub struct Browser {
+    /// Never dropped: its farewell would block the test's only thread for two minutes after a panic.
+    driver: ManuallyDrop<WebDriver>,
+    process: Child,
+}
+
+/// Text as an XPath literal; none of ours holds both kinds of quotes.
+fn quoted(text: &str) -> String {
+    if text.contains('\'') { format!("\"{text}\"") } else { format!("'{text}'") }
+}
+
+impl Browser {
+    /// Opens a browser of that size in pixels.
+    ///
+    /// # Panics
+    /// When Chromium or its driver is not installed.
+    pub async fn open(width: u32, height: u32) -> Self {
+        let mut process = Command::new("chromedriver")
+            .arg("--port=0")
+            .stdout(Stdio::piped())
+            .spawn()
+            .expect("chromedriver is installed (./test does so)");
+        let mut lines = BufReader::new(process.stdout.take().expect("a pipe")).lines();
+        let port: u16 = loop {
+            let line = lines.next().expect("chromedriver says its port").expect("text");
+            if let Some((_, port)) = line.split_once("successfully on port ") {
+                break port.trim_end_matches('.').parse().expect("a port");
+            }
+        };
+        std::thread::spawn(move || lines.for_each(drop));
+        let mut wanted = DesiredCapabilities::chrome();
+        for argument in [
+            "--headless=new",
+            // Chromium refuses its sandbox to root, and so does a container.
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-dev-shm-usage",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--no-first-run",
+        ] {
+            wanted.add_arg(argument).expect("an argument");
+        }
+        wanted.add_arg(&format!("--window-size={width},{height}")).expect("an argument");
+        let driver = WebDriver::new(&format!("http://127.0.0.1:{port}"), wanted).await;
+        Self { driver: ManuallyDrop::new(driver.expect("a browser")), process }
+    }
+
+    /// Goes to an address.
+    pub async fn go(&self, url: &str) {
+        self.driver.goto(url).await.expect("a page");
+    }
+
+    /// The first thing that `xpath` finds, as soon as it is there and shown.
+    ///
+    /// # Panics
+    /// When it does not come.
+    pub async fn see(&self, xpath: &str) -> WebElement {
+        let query = self.driver.query(By::XPath(xpath)).and_displayed();
+        let wait = query.wait(Duration::from_secs(PATIENCE_S), Duration::from_millis(60));
+        match wait.first().await {
+            Ok(found) => found,
+            Err(_) => panic!("not seen: {xpath}\nthe page says: {}", self.text().await),
+        }
+    }
+
+    /// Waits until the page shows `text` somewhere.
+    pub async fn see_text(&self, text: &str) -> WebElement {
+        let literal = quoted(text);
+        // The innermost element that holds it.
+        self.see(&format!("//*[contains(normalize-space(.), {literal})][not(./*[contains(normalize-space(.), {literal})])]"))
+            .await
+    }
+
+    /// Presses the button or follows the link with that name.
+    pub async fn press(&self, name: &str) {
+        let literal = quoted(name);
+        let xpath = format!(
+            "//button[normalize-space(.) = {literal} or @aria-label = {literal}] | //a[normalize-space(.) = {literal}]"
+        );
+        // What moves while a dialog opens is pressed as soon as it stands.
+        for _ in 0..40 {
+            if self.see(&xpath).await.click().await.is_ok() {
+                return;
+            }
+            tokio::time::sleep(Duration::from_millis(100)).await;
+        }
+        panic!("cannot be pressed: {name}");
+    }
+
+    /// Types into the field with that label, in place of what stands there.
+    pub async fn fill(&self, label: &str, text: &str) {
+        let literal = quoted(label);
+        let xpath = format!(
+            "//label[normalize-space(.) = {literal}]//input | //input[@aria-label = {literal}]"
+        );
+        let field = self.see(&xpath).await;
+        field.click().await.expect("a field");
+        self.select_all().await;
+        field.send_keys(text).await.expect("typed");
+    }
+
+    /// Puts the cursor into the mathematics field with that label.
+    pub async fn into_maths(&self, label: &str) -> WebElement {
+        let field = self.see(&format!("//math-field[@aria-label = {}]", quoted(label))).await;
+        field.click().await.expect("a field");
+        self.until("document.activeElement && document.activeElement.tagName === 'MATH-FIELD'")
+            .await;
+        field
+    }
+
+    /// Types keys where the cursor is.
+    pub async fn keys(&self, keys: &str) {
+        // The pointer's part of the chain would wait a quarter of a second for each key.
+        let chain = self.driver.action_chain_with_delay(None, Some(Duration::ZERO));
+        chain.send_keys(keys).perform().await.expect("typed");
+    }
+
+    /// Selects all that stands in the field that has the cursor.
+    pub async fn select_all(&self) {
+        let chain = self.driver.action_chain_with_delay(None, Some(Duration::ZERO));
+        let chain = chain.key_down(Key::Control).send_keys("a").key_up(Key::Control);
+        chain.perform().await.expect("selected");
+    }
+
+    /// Waits until a condition in the page's own words is true.
+    ///
+    /// # Panics
+    /// When it does not become true.
+    pub async fn until(&self, condition: &str) {
+        for _ in 0..PATIENCE_S * 20 {
+            if self.ask(condition).await == serde_json::Value::Bool(true) {
+                return;
+            }
+            tokio::time::sleep(Duration::from_millis(50)).await;
+        }
+        panic!("never true: {condition}\nthe page says: {}", self.text().await);
+    }
+
+    /// What an expression of the page is worth now.
+    pub async fn ask(&self, expression: &str) -> serde_json::Value {
+        let script = format!("return ({expression})");
+        self.driver.execute(script, Vec::new()).await.expect("an answer").json().clone()
+    }
+
+    /// What a promise of the page comes to.
+    pub async fn ask_later(&self, promise: &str) -> serde_json::Value {
+        let script = format!(
+            "const done = arguments[arguments.length - 1]; ({promise}).then(done, (e) => done(String(e)))"
+        );
+        self.driver.execute_async(script, Vec::new()).await.expect("an answer").json().clone()
+    }
+
+    /// Everything the page shows.
+    pub async fn text(&self) -> String {
+        self.ask("document.body.innerText").await.as_str().unwrap_or_default().to_owned()
+    }
+
+    /// How many things `css` finds.
+    pub async fn count(&self, css: &str) -> u64 {
+        let expression = format!("document.querySelectorAll({}).length", serde_json::json!(css));
+        self.ask(&expression).await.as_u64().expect("a number")
+    }
+
+    /// Closes the browser.
+    pub async fn close(self) {
+        // It may be gone already.
+        let _ = WebDriver::clone(&self.driver).quit().await;
+    }
+}
+
+impl Drop for Browser {
+    fn drop(&mut self) {
+        let _ = self.process.kill();
+        let _ = self.process.wait();
+    }
+}
