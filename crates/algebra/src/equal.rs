@@ -14,6 +14,7 @@ use num_traits::Signed;
 
 /// What an exact comparison found, with its evidence.
 #[derive(Debug, Clone, PartialEq, Eq)]
+#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
 pub enum Verdict {
     /// Equal wherever both sides are defined; `provided` lists what that excludes.
     Equal { provided: Vec<Condition> },
@@ -140,10 +141,10 @@ pub fn equal(left: &Expr, right: &Expr) -> Verdict {
     if left == right {
         return Verdict::Equal { provided: Vec::new() };
     }
-    if let (ExprKind::Ratio(a), ExprKind::Ratio(b)) = (&left.kind, &right.kind) {
-        if a.len() > 2 || b.len() > 2 {
-            return ratios(a, b);
-        }
+    if let (ExprKind::Ratio(a), ExprKind::Ratio(b)) = (&left.kind, &right.kind)
+        && (a.len() > 2 || b.len() > 2)
+    {
+        return ratios(a, b);
     }
     let mut budget = Budget::for_verdict();
     let none = Assignment::new();
@@ -153,10 +154,10 @@ pub fn equal(left: &Expr, right: &Expr) -> Verdict {
     match built {
         Err(NotNormal::Undefined) => return Verdict::NeverDefined,
         Ok((l, r)) => {
-            if let Ok(difference) = l.minus(&r, &mut budget) {
-                if difference.is_zero() {
-                    return proved(left, right, needs);
-                }
+            if let Ok(difference) = l.minus(&r, &mut budget)
+                && difference.is_zero()
+            {
+                return proved(left, right, needs);
             }
         }
         Err(NotNormal::Spent | NotNormal::NotCovered) => {}
@@ -208,7 +209,7 @@ fn proved(left: &Expr, right: &Expr, (not_zero, not_negative, positive): Needs) 
 fn is_somewhere_not_zero(needed: &Quotient) -> bool {
     let free = |atom: &&Atom| matches!(atom, Atom::Symbol(_));
     let poly = needed.numerator();
-    if poly.atoms().iter().all(|atom| free(atom)) || is_surely_not_zero(poly) {
+    if poly.atoms().iter().all(free) || is_surely_not_zero(poly) {
         return true;
     }
     let letters: Vec<String> = needed.symbols().into_iter().collect();

@@ -52,6 +52,7 @@ impl Role {
 
 /// What one line does to another. Every verdict but `Undecided` is proved.
 #[derive(Debug, Clone, PartialEq, Eq)]
+#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
 pub enum StepVerdict {
     /// They say the same, wherever `provided` holds.
     Equivalent { provided: Vec<Condition> },
@@ -277,7 +278,7 @@ fn relations(from: &Line, to: &Line, unknown: Option<&str>) -> StepVerdict {
         .and_then(|f| Ok((f, literal::Relation::of(tl, tr, &mut budget)?)));
     let Ok((f, t)) = built else { return StepVerdict::Undecided };
     let solved = match &tl.kind {
-        ExprKind::Symbol(name) if !tr.symbols().contains(name) && tr.symbols().len() > 0 => {
+        ExprKind::Symbol(name) if !tr.symbols().contains(name) && !tr.symbols().is_empty() => {
             Some(name.as_str())
         }
         _ => None,

@@ -52,10 +52,9 @@ fn may_touch(left: &Expr, right: &Expr) -> bool {
     let begins_well = match &right.kind {
         ExprKind::Symbol(_) | ExprKind::Root { .. } | ExprKind::Constant(_) => true,
         ExprKind::Add(..) | ExprKind::Subtract(..) => true,
-        ExprKind::Power(base, _) => match base.kind {
-            ExprKind::Symbol(_) | ExprKind::Add(..) | ExprKind::Subtract(..) => true,
-            _ => false,
-        },
+        ExprKind::Power(base, _) => {
+            matches!(base.kind, ExprKind::Symbol(_) | ExprKind::Add(..) | ExprKind::Subtract(..))
+        }
         _ => false,
     };
     ends_well && begins_well

@@ -80,10 +80,7 @@ impl ApiError {
         error.failure.at = why
             .at
             .map(|(start, end)| teaching::desk::characters(text, algebra::Span::new(start, end)));
-        error.failure.mended = why.mend.as_ref().and_then(|mend| {
-            let (before, after) = (text.get(..mend.span.start)?, text.get(mend.span.end..)?);
-            Some(format!("{before}{}{after}", mend.text))
-        });
+        error.failure.mended = why.mend.as_ref().and_then(|mend| mend.applied(text));
         error
     }
 }

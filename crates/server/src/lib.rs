@@ -30,7 +30,6 @@ use tower_http::trace::TraceLayer;
 pub const BODY_BYTES: usize = 2 << 20;
 
 /// Everything the program answers: the API, and the front end's files from the folder `web`.
-#[must_use]
 pub fn router(app: App, web: &Path) -> Router {
     let index = ServeFile::new(web.join("index.html"));
     let files = ServeDir::new(web).fallback(index);

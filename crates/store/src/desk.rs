@@ -49,6 +49,7 @@ pub async fn join(db: &Db, ladder: LadderId, student: &str) -> Result<DeskId, St
     Ok(sqlx::query(sql).bind(ladder).bind(student).execute(db).await?.last_insert_id())
 }
 
+type RowOfDesk = (DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
 type Row = (u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
 
 fn written((rung, revision, Json(lines), Json(judgement)): Row) -> Written {
@@ -113,8 +114,7 @@ pub async fn of_ladder(
         sqlx::query_as(sql).bind(ladder).bind(owner).fetch_all(db).await?;
     let sql = "SELECT desk, rung, revision, written, judgement FROM desk_rung
                JOIN desk ON desk.id = desk_rung.desk WHERE desk.ladder = ? ORDER BY desk, rung";
-    let rows: Vec<(DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>)> =
-        sqlx::query_as(sql).bind(ladder).fetch_all(db).await?;
+    let rows: Vec<RowOfDesk> = sqlx::query_as(sql).bind(ladder).fetch_all(db).await?;
     let mut desks: Vec<Desk> =
         names.into_iter().map(|(id, student)| Desk { id, student, written: Vec::new() }).collect();
     for (desk, rung, revision, lines, judgement) in rows {

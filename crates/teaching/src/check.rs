@@ -136,24 +136,11 @@ pub fn answer_line(line: &str) -> CheckAnswer {
 #[must_use]
 pub fn answer(request: &CheckRequest) -> CheckAnswer {
     let id = || request.id.clone();
-    let read = |text: &str| {
-        read_line(text).map(|reading| reading.line).map_err(|error| {
-            let mend = error.mend.as_ref().and_then(|mend| {
-                let (before, after) = (text.get(..mend.span.start)?, text.get(mend.span.end..)?);
-                Some(format!("{before}{}{after}", mend.text))
-            });
-            let at = characters(text, error.span);
-            let error = ErrorText { at, says: words::unreadable(&error), mend };
-            CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") }
-        })
-    };
-    let from = match read(&request.from) {
-        Ok(line) => line,
-        Err(answer) => return answer,
-    };
-    let to = match request.to.as_deref().map(read).transpose() {
-        Ok(line) => line,
-        Err(answer) => return answer,
+    let (from, to) = match (read(&request.from), request.to.as_deref().map(read).transpose()) {
+        (Ok(from), Ok(to)) => (from, to),
+        (Err(error), _) | (_, Err(error)) => {
+            return CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") };
+        }
     };
     let form = request.form.as_deref().and_then(Form::named);
     let form_ok = form.map(|form| form.fits(to.as_ref().unwrap_or(&from)));
@@ -185,6 +172,14 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
         },
     };
     CheckAnswer { form_ok, ..answer }
+}
+
+fn read(text: &str) -> Result<Line, ErrorText> {
+    read_line(text).map(|reading| reading.line).map_err(|error| ErrorText {
+        at: characters(text, error.span),
+        says: words::unreadable(&error),
+        mend: error.mend.as_ref().and_then(|mend| mend.applied(text)),
+    })
 }
 
 fn slip(from: &Line, to: &Line) -> Option<SlipText> {

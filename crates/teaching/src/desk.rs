@@ -204,10 +204,7 @@ fn is_side_calculation(above: &Line, line: &Line) -> bool {
 
 fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
     let (start, end) = characters(text, error.span);
-    let mended = error.mend.as_ref().and_then(|mend| {
-        let before = text.get(..mend.span.start)?;
-        Some(format!("{before}{}{}", mend.text, text.get(mend.span.end..)?))
-    });
+    let mended = error.mend.as_ref().and_then(|mend| mend.applied(text));
     JudgedLine {
         reading: String::new(),
         plain: String::new(),

@@ -321,7 +321,7 @@ impl Ladder {
         }
         if let Some(method) = &order.method {
             let has = |skill: &&dyn Skill| skill.card().methods.iter().any(|m| m.id == method);
-            if !skills.iter().any(|skill| has(skill)) {
+            if !skills.iter().any(has) {
                 return Err(NoLadder::UnknownMethod(method.clone()));
             }
         }

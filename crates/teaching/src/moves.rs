@@ -69,7 +69,7 @@ fn between_equations(from: &Line, to: &Line) -> Option<String> {
     }
     if Proportion::of(from).is_some() && to.as_equation().is_some() {
         let numerators = [&c, &d].iter().all(|side| side.denominator().as_constant().is_some());
-        let is_cross = numerators && !is_single(tl) || numerators && !is_single(tr);
+        let is_cross = numerators && !(is_single(tl) && is_single(tr));
         if is_cross {
             return Some("cross-multiplied".into());
         }

@@ -34,7 +34,7 @@ pub fn show(value: &Rational) -> String {
 /// The real `index`-th root when it is rational. Odd roots of negatives are real.
 #[must_use]
 pub fn exact_root(value: &Rational, index: u32) -> Option<Rational> {
-    if index == 0 || (value.is_negative() && index % 2 == 0) {
+    if index == 0 || (value.is_negative() && index.is_multiple_of(2)) {
         return None;
     }
     let root = |n: &BigInt| {

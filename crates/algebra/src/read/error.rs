@@ -22,6 +22,15 @@ pub struct Mend {
     pub text: String,
 }
 
+impl Mend {
+    /// The whole of `line` as it would be after the mend; `None` when the span is not of this line.
+    #[must_use]
+    pub fn applied(&self, line: &str) -> Option<String> {
+        let (before, after) = (line.get(..self.span.start)?, line.get(self.span.end..)?);
+        Some(format!("{before}{}{after}", self.text))
+    }
+}
+
 /// What was expected where the line breaks off.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub enum Expected {

@@ -88,7 +88,7 @@ fn is_sentence(tokens: &[Token], error: &ReadError) -> bool {
 }
 
 /// Splits at `is_break` outside brackets.
-fn split<'t>(tokens: &'t [Token], is_break: impl Fn(&Token) -> bool) -> Vec<&'t [Token]> {
+fn split(tokens: &[Token], is_break: impl Fn(&Token) -> bool) -> Vec<&[Token]> {
     let (mut parts, mut depth, mut start) = (Vec::new(), 0usize, 0);
     for (index, token) in tokens.iter().enumerate() {
         match token.kind {
@@ -186,7 +186,7 @@ fn relation(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line,
     })
 }
 
-fn list<'t>(tokens: &'t [Token], open: char) -> Option<Vec<&'t [Token]>> {
+fn list(tokens: &[Token], open: char) -> Option<Vec<&[Token]>> {
     match tokens {
         [Token { kind: T::Open(sign), .. }, inside @ .., Token { kind: T::Close(_), .. }]
             if *sign == open =>

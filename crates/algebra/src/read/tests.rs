@@ -93,10 +93,7 @@ fn what_cannot_be_read_is_pointed_at_and_mended() {
         if !place.is_empty() {
             assert_eq!(&typed[error.span.start..error.span.end], place, "{typed}");
         }
-        let applied = error.mend.map(|mend| {
-            let (start, end) = (mend.span.start, mend.span.end);
-            format!("{}{}{}", &typed[..start], mend.text, &typed[end..])
-        });
+        let applied = error.mend.and_then(|mend| mend.applied(typed));
         assert_eq!(applied.as_deref(), mended, "{typed}");
     }
 }

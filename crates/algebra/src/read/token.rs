@@ -342,8 +342,9 @@ impl<'a> Cutter<'a> {
         let mut length = digits(0);
         let mut text = self.rest()[..length].to_owned();
         let in_list = self.inside_list();
-        let leads = (1..=3).contains(&length);
-        while leads {
+        // Only what begins with one to three digits can go on in groups of three.
+        let groups = if (1..=3).contains(&length) { usize::MAX } else { 0 };
+        for _ in 0..groups {
             // A group of three after a comma (outside lists) or one space: 1,200 or 1 200 000. An
             // equation editor writes the space as `\:` or `\,`.
             let gap = match &bytes[length..] {

@@ -105,10 +105,10 @@ pub fn solve_linear(line: &Line, letter: &str) -> Result<Vec<Step>, Unsolved> {
         let line = board.line(&r, &l);
         board.push(line, Rule::SwapSides, Role::Follows);
     }
-    if let Some(last) = board.steps.last_mut() {
-        if last.role == Role::Follows {
-            last.role = Role::Concludes;
-        }
+    if let Some(last) = board.steps.last_mut()
+        && last.role == Role::Follows
+    {
+        last.role = Role::Concludes;
     }
     Ok(board.steps)
 }

@@ -51,6 +51,7 @@ impl Relation {
 }
 
 /// What two equations in several letters have to do with each other.
+#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
 pub(crate) enum Comparison {
     Same(Vec<Condition>),
     Different(Counterexample),
@@ -87,12 +88,12 @@ pub(crate) fn compare_for(
         else {
             continue;
         };
-        if let (Some(b), Some(a)) = (b.as_constant(), a.as_constant()) {
-            if a != b {
-                at.insert(letter.to_owned(), b);
-                let (left, right) = (Shown::Truth(true), Shown::Truth(false));
-                return Ok(Comparison::Different(Counterexample { at, left, right }));
-            }
+        if let (Some(b), Some(a)) = (b.as_constant(), a.as_constant())
+            && a != b
+        {
+            at.insert(letter.to_owned(), b);
+            let (left, right) = (Shown::Truth(true), Shown::Truth(false));
+            return Ok(Comparison::Different(Counterexample { at, left, right }));
         }
     }
     Ok(Comparison::Open)
@@ -122,11 +123,11 @@ pub(crate) fn compare_all(
                 at.insert(last.clone(), value);
                 let before = truth_at(from_line, &at, &mut budget);
                 let after = truth_at(to_line, &at, &mut budget);
-                if let (Some(before), Some(after)) = (before, after) {
-                    if before != after {
-                        let (left, right) = (Shown::Truth(before), Shown::Truth(after));
-                        return Ok(Comparison::Different(Counterexample { at, left, right }));
-                    }
+                if let (Some(before), Some(after)) = (before, after)
+                    && before != after
+                {
+                    let (left, right) = (Shown::Truth(before), Shown::Truth(after));
+                    return Ok(Comparison::Different(Counterexample { at, left, right }));
                 }
             }
         }
