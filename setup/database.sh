@@ -41,6 +41,7 @@ GRANT ALL ON *.* TO honey@'127.0.0.1';
 SQL
   )
   for attempt in 1 2 3; do
+    [[ -f $database_dir/error.log ]] && mv "$database_dir/error.log" "$database_dir/error.log.before"
     port=$((20000 + RANDOM % 20000))
     # Its socket is named from inside its own folder: a socket's path has a length limit.
     setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$database_dir/data" \
@@ -61,7 +62,7 @@ SQL
     grep -qi "address already in use" "$database_dir/error.log" 2>/dev/null || break
   done
   local why
-  why=$(grep -i error "$database_dir/error.log" 2>/dev/null | tail -n 1)
+  why=$(grep -m 1 '\[ERROR\]' "$database_dir/error.log" 2>/dev/null | sed 's/.*\[ERROR\] //')
   die "The database did not start: ${why:-no reason given}.
 Its whole story is in $database_dir/error.log. If its folder is broken, move $database_dir elsewhere (the lessons are in it) and start again."
 }
