@@ -111,13 +111,18 @@ impl Browser {
         field.send_keys(text).await.expect("typed");
     }
 
-    /// Puts the cursor into the mathematics field with that label.
-    pub async fn into_maths(&self, label: &str) -> WebElement {
+    /// Puts the cursor behind what stands in the mathematics field with that label.
+    pub async fn into_maths(&self, label: &str) {
         let field = self.see(&format!("//math-field[@aria-label = {}]", quoted(label))).await;
         field.click().await.expect("a field");
         self.until("document.activeElement && document.activeElement.tagName === 'MATH-FIELD'")
             .await;
-        field
+        // A click lands where it lands; the end key goes to the end.
+        self.keys("\u{e010}").await;
+        self.until(
+            "(() => { const m = document.activeElement; return m.position === m.lastOffset })()",
+        )
+        .await;
     }
 
     /// Types keys where the cursor is.
