@@ -51,4 +51,9 @@ async function leave(): Promise<void> {
   align-items: center;
   gap: 8px;
 }
+@media (max-width: 480px) {
+  .who .soft {
+    display: none;
+  }
+}
 </style>

@@ -46,9 +46,9 @@ async fn serve(options: &Options) -> Result<(), String> {
         ));
     }
     let listener = listen(options).await?;
-    let db = store::connect(&options.database_url)
-        .await
-        .map_err(|error| format!("the database cannot be used: {error}."))?;
+    let db = store::connect(&options.database_url).await.map_err(|error| {
+        format!("the database cannot be used: {error}. Look at HONEY_LADDER_DATABASE_URL.")
+    })?;
     demo::load_when_empty(&db)
         .await
         .map_err(|error| format!("the demo world could not be loaded: {error}."))?;

@@ -14,7 +14,7 @@ const lines: VirtualKeyboardLayout = {
     [key('x'), key('7'), key('8'), key('9'), key('\\div'), key('\\frac{\\square}{\\square}', '\\frac{#@}{#?}'), key('('), key(')')],
     [key('n'), key('4'), key('5'), key('6'), key('\\times'), key('\\square^{2}', '#@^{2}'), key('<'), key('>')],
     [key('y'), key('1'), key('2'), key('3'), key('-'), key('\\square^{\\square}', '#@^{#?}'), key('\\sqrt{\\square}', '\\sqrt{#0}'), key(':')],
-    [key('='), key('0'), key('.'), key(','), key('+'), '[left]', '[right]', '[backspace]', '[return]'],
+    [key('='), key('0'), key('.'), key('+'), '[left]', '[right]', '[backspace]', '[return]'],
   ],
 }
 

@@ -77,4 +77,9 @@ onMounted(load)
   flex: 1 1 380px;
   gap: 8px;
 }
+@media (max-width: 600px) {
+  .link :deep(.el-input-group__prepend) {
+    display: none;
+  }
+}
 </style>
