@@ -7,7 +7,7 @@ use crate::line::{Line, Relation};
 use crate::normal::{Assignment, Normaliser};
 use crate::number::{Notation, round_to_places};
 use crate::solve::cells::{Solutions, differences, solutions};
-use crate::solve::{literal, systems};
+use crate::solve::{Solution, literal, systems};
 
 /// What a line of a working is for. A line holds when it does what its role allows.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -66,9 +66,9 @@ pub enum StepVerdict {
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
 pub struct Difference {
     /// Solutions that went missing, when they are finitely many.
-    pub lost: Vec<Expr>,
+    pub lost: Vec<Solution>,
     /// Solutions that came in, when they are finitely many.
-    pub gained: Vec<Expr>,
+    pub gained: Vec<Solution>,
     /// A point that shows the difference.
     pub counterexample: Option<Counterexample>,
     /// What else there is to say.
@@ -319,7 +319,9 @@ fn approximations(from: &Line, to: &Line, letter: &str) -> Option<StepVerdict> {
     if values.len() != told.len() {
         return Some(different(Reason::Rounding));
     }
-    let fits = |value: &Expr| {
+    let fits = |value: &Solution| {
+        // A decimal beside an interval could be rounded either way: that is left open.
+        let value = value.exact()?;
         let mut open = false;
         for right in &told {
             match rounded(value, right) {

@@ -5,6 +5,7 @@ use crate::words::condition;
 use crate::{moves, slips, words};
 use algebra::equal::Shown;
 use algebra::form::Form;
+use algebra::solve::Solution;
 use algebra::write::text;
 use algebra::{Counterexample, Line, StepVerdict, compare, judge_alone, read_line};
 use serde::{Deserialize, Serialize};
@@ -164,8 +165,8 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             }
         }
         StepVerdict::NotEquivalent(found) => CheckAnswer {
-            lost: found.lost.iter().map(text).collect(),
-            gained: found.gained.iter().map(text).collect(),
+            lost: found.lost.iter().map(Solution::text).collect(),
+            gained: found.gained.iter().map(Solution::text).collect(),
             counterexample: found.counterexample.as_ref().map(shown),
             slip: to.as_ref().and_then(|to| slip(&from, to)),
             ..CheckAnswer::new(id(), "not_equivalent")

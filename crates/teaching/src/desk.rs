@@ -166,7 +166,7 @@ impl Task {
         let [letter] = &letters[..] else { return None };
         match solutions(line, letter).ok()? {
             Solutions::Finite(values) => match &values[..] {
-                [value] => value.as_plain_number(),
+                [value] => value.as_rational(),
                 _ => None,
             },
             _ => None,

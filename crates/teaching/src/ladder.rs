@@ -166,7 +166,7 @@ pub fn prove(
 ) -> Result<Rung, NotProved> {
     let only = |line: &Line| match solutions(line, &posed.unknown) {
         Ok(Solutions::Finite(values)) => match &values[..] {
-            [value] => value.as_plain_number(),
+            [value] => value.as_rational(),
             _ => None,
         },
         _ => None,

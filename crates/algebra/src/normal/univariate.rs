@@ -6,6 +6,7 @@
 
 use super::{Atom, Poly};
 use crate::budget::{self, Budget, Spent};
+use crate::expr::Expr;
 use crate::number::{Rational, from_int};
 use num_bigint::BigInt;
 use num_integer::Integer;
@@ -51,6 +52,35 @@ impl Univariate {
     #[must_use]
     pub fn coefficients(&self) -> &[Rational] {
         &self.coefficients
+    }
+
+    /// The polynomial in `letter`, the highest power first.
+    #[must_use]
+    pub fn to_expr(&self, letter: &str) -> Expr {
+        let power = |n: usize| match u32::try_from(n) {
+            Ok(0) | Err(_) => None,
+            Ok(1) => Some(Expr::symbol(letter)),
+            Ok(n) => Some(Expr::symbol(letter).to_the(n)),
+        };
+        let mut sum: Option<Expr> = None;
+        for (n, coefficient) in self.coefficients.iter().enumerate().rev() {
+            if coefficient.is_zero() {
+                continue;
+            }
+            let size = Expr::rational(&coefficient.abs());
+            let term = match power(n) {
+                Some(power) if coefficient.abs().is_one() => power,
+                Some(power) => size.times(power),
+                None => size,
+            };
+            sum = Some(match (sum, coefficient.is_negative()) {
+                (None, false) => term,
+                (None, true) => term.negative(),
+                (Some(before), false) => before.plus(term),
+                (Some(before), true) => before.minus(term),
+            });
+        }
+        sum.unwrap_or_else(|| Expr::int(0))
     }
 
     /// The highest power; zero for constants and for the zero polynomial.

@@ -12,6 +12,7 @@ use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{Assignment, Normaliser, NotNormal, Root, Univariate};
 use crate::number::{Rational, from_int, square_part};
+use crate::solve::Solution;
 use num_traits::{One, Signed};
 
 /// Conditions on the signs of polynomials in one unknown.
@@ -33,7 +34,7 @@ enum Formula {
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub enum Solutions {
     /// Finitely many, from left to right; empty for none.
-    Finite(Vec<Expr>),
+    Finite(Vec<Solution>),
     /// Every real number.
     AllReals,
     /// Infinitely many, but not all.
@@ -44,9 +45,9 @@ pub enum Solutions {
 #[derive(Debug, Default, PartialEq, Eq)]
 pub(crate) struct Differences {
     /// Solutions of the first that the second has not, when they are finitely many.
-    pub lost: Vec<Expr>,
+    pub lost: Vec<Solution>,
     /// Solutions of the second that the first has not, when they are finitely many.
-    pub gained: Vec<Expr>,
+    pub gained: Vec<Solution>,
     /// A value that shows it, when infinitely many differ.
     pub counterexample: Option<Counterexample>,
 }
@@ -263,7 +264,9 @@ pub fn solutions(line: &Line, letter: &str) -> Result<Solutions, NotNormal> {
         let truth = formula.holds(&basis, &cell, &mut budget)?;
         all &= truth;
         match cell {
-            Cell::Point(root, index) if truth => points.push(exact(&root, &basis.0[index])),
+            Cell::Point(root, index) if truth => {
+                points.push(solution(&root, &basis.0[index], letter));
+            }
             Cell::Interval(_) if truth => intervals += 1,
             _ => {}
         }
@@ -299,7 +302,7 @@ pub(crate) fn differences(
         match &cell {
             Cell::Interval(_) => interval = interval.or(Some(cell)),
             Cell::Point(root, index) => {
-                let value = exact(root, &basis.0[*index]);
+                let value = solution(root, &basis.0[*index], letter);
                 if before { found.lost.push(value) } else { found.gained.push(value) }
             }
         }
@@ -323,18 +326,19 @@ pub(crate) fn differences(
     Ok((!same).then_some(found))
 }
 
-/// A root written exactly: a rational number, a quadratic surd, or a root of its lowest power;
-/// otherwise its decimal to six places, told as such by `≈` where it is shown.
-fn exact(root: &Root, poly: &Univariate) -> Expr {
+/// A root written exactly where roots of whole numbers can say it; otherwise by its polynomial.
+fn solution(root: &Root, poly: &Univariate, letter: &str) -> Solution {
     let (low, high) = match root {
-        Root::Exact(value) => return Expr::rational(value),
+        Root::Exact(value) => return Solution::Exact(Expr::rational(value)),
         Root::Between(low, high) => (low.clone(), high.clone()),
     };
+    let poly = without_rational_roots(poly);
     if let [c, b, a] = poly.coefficients() {
         let middle = -b / (a * from_int(2));
         let under = b * b - from_int(4) * a * c;
         let sign_is_plus = low >= middle || (&low + &high) / from_int(2) > middle;
-        return quadratic_surd(&middle, &(under / (from_int(4) * a * a)), sign_is_plus);
+        let square = under / (from_int(4) * a * a);
+        return Solution::Exact(quadratic_surd(&middle, &square, sign_is_plus));
     }
     let mut narrow = root.clone();
     let target = Rational::new(1.into(), 10_000_000.into());
@@ -343,12 +347,27 @@ fn exact(root: &Root, poly: &Univariate) -> Expr {
         if high - low < target {
             break;
         }
-        narrow.refine(poly);
+        narrow.refine(&poly);
     }
     let text = crate::number::to_decimal_text(narrow.bounds().0, 6);
     let size = crate::number::Written::decimal(text.trim_start_matches('-'));
     let size = size.map_or_else(|| Expr::int(0), |w| ExprKind::Number(w).into());
-    if text.starts_with('-') { size.negative() } else { size }
+    let decimal = if text.starts_with('-') { size.negative() } else { size };
+    Solution::Near { polynomial: poly.to_expr(letter), decimal }
+}
+
+/// What is left of a polynomial when its rational roots are divided out.
+fn without_rational_roots(poly: &Univariate) -> Univariate {
+    let mut budget = Budget::for_verdict();
+    let mut left = poly.clone();
+    for root in poly.rational_roots().unwrap_or_default() {
+        let factor = Univariate::new(vec![-root, from_int(1)]);
+        match left.exact_quotient(&factor, &mut budget) {
+            Ok(Some(quotient)) => left = quotient,
+            _ => return poly.clone(),
+        }
+    }
+    left
 }
 
 /// `middle ± √square`, with square factors brought out.

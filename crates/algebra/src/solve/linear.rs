@@ -57,9 +57,10 @@ pub fn solve_linear(line: &Line, letter: &str) -> Result<Vec<Step>, Unsolved> {
         board.push(expanded, Rule::Expand, Role::Follows);
     }
     let (mut l, mut r) = (collected(&left_terms), collected(&right_terms));
-    let collected = board.line(&l, &r);
-    if board.last() != &collected {
-        board.push(collected, Rule::Collect, Role::Follows);
+    // Only where terms really come together: writing `6 - 2x` for `-2x + 6` is no step of its own.
+    if shrinks(&left_terms, &l) || shrinks(&right_terms, &r) {
+        let line = board.line(&l, &r);
+        board.push(line, Rule::Collect, Role::Follows);
     }
 
     // The unknown goes to the side where there is more of it, so that its coefficient stays positive.
@@ -187,6 +188,13 @@ impl Board<'_> {
     fn line(&self, l: &(Rational, Rational), r: &(Rational, Rational)) -> Line {
         Line::equation(self.pair(l), self.pair(r))
     }
+}
+
+/// Whether a side has fewer terms once they are collected.
+fn shrinks(terms: &[Term], (a, b): &(Rational, Rational)) -> bool {
+    let written = terms.iter().filter(|term| !term.coefficient.is_zero()).count();
+    let left = [a, b].into_iter().filter(|part| !part.is_zero()).count();
+    written > left.max(1)
 }
 
 fn collected(terms: &[Term]) -> (Rational, Rational) {

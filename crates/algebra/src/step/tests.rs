@@ -14,7 +14,8 @@ fn show_condition(condition: &Condition) -> String {
 }
 
 fn show(verdict: &StepVerdict) -> String {
-    let list = |values: &[Expr]| values.iter().map(text).collect::<Vec<_>>().join(", ");
+    let list =
+        |values: &[Solution]| values.iter().map(Solution::text).collect::<Vec<_>>().join(", ");
     match verdict {
         StepVerdict::Undecided => "undecided".into(),
         StepVerdict::Equivalent { provided } if provided.is_empty() => "equivalent".into(),
@@ -92,6 +93,10 @@ fn each_pair_of_lines_gets_its_verdict() {
         ("x^2 = 9", "x = ±3", "equivalent"),
         ("x^2 = 9", "x = 3", "lost -3"),
         ("x^2 = 2", "x = 1", "lost -√(2), √(2); gained 1"),
+        ("(x-1)(x^2-2) = 0", "x = 1", "lost -√(2), √(2)"),
+        ("x^3 = x + 1", "x = 2", "lost the root of x^3 - x - 1 near 1.324718; gained 2"),
+        ("x^3 = x + 1", "x = 1.324718", "lost the root of x^3 - x - 1 near 1.324718; gained 662359/500000"),
+        ("x^3 = x + 1", "x ≈ 1.32", "undecided"),
         ("x^2 + 1 = 0", "no solution", "equivalent"),
         ("x/x = 1", "all real numbers", "gained 0"),
         ("n/6 = 10/15", "15n = 60", "equivalent"),

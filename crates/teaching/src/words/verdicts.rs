@@ -3,6 +3,7 @@
 use super::math;
 use crate::verdict::{LineVerdict, VerdictWord};
 use algebra::equal::Shown;
+use algebra::solve::Solution;
 use algebra::step::{Difference, Reason};
 use algebra::{Condition, Expr, StepVerdict};
 
@@ -41,10 +42,15 @@ pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
     }
 }
 
-/// `$x = 0$ and $x = 3$`
-fn values(letter: &str, found: &[Expr]) -> String {
+/// `$x = 0$ and $x = 3$`; a value that has no exact writing is told as nearly so.
+fn values(letter: &str, found: &[Solution]) -> String {
     let letter = algebra::write::latex(&Expr::symbol(letter));
-    let shown = |value: &Expr| format!("${letter} = {}$", algebra::write::latex(value));
+    let shown = |solution: &Solution| match solution {
+        Solution::Exact(value) => format!("${letter} = {}$", algebra::write::latex(value)),
+        Solution::Near { decimal, .. } => {
+            format!("${letter} \\approx {}$", algebra::write::latex(decimal))
+        }
+    };
     found.iter().take(4).map(shown).collect::<Vec<_>>().join(" and ")
 }
 
