@@ -56,6 +56,9 @@ fn lines_are_read_as_they_were_meant() {
         // LaTeX
         ("\\frac{1}{2}x+\\sqrt{3}", "1/2 × x + √(3)"), ("\\left(x-1\\right)^{2}", "(x - 1)^2"),
         ("x\\le5", "x ≤ 5"), ("3\\cdot 4", "3 × 4"), ("x=1\\lor x=2", "x = 1 or x = 2"),
+        ("x = 3 \\text{ or } x = 4", "x = 3 or x = 4"), ("\\text{no solution}", "no solution"),
+        ("\\text{so }x=3", "x = 3"), ("\\operatorname{sin}x", "sin(x)"), ("2\\mathrm{x}", "2x"),
+        ("\\operatorname{\\mathrm{cosec}}x", "csc(x)"), ("\\operatorname{hcf}(12,18)", "hcf(12, 18)"),
     ] { assert_eq!(read_as(typed), meant, "{typed}"); }
 }
 

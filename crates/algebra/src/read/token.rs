@@ -156,6 +156,8 @@ struct Cutter<'a> {
     /// How many of the next arguments are a single digit when they are not in braces: two after
     /// `\\frac`, one after `^` in LaTeX. The outer counts wait while a brace is open.
     single: Vec<u8>,
+    /// Where the braces of `\\text` and its like close: what stands in them is words like any other.
+    word_ends: Vec<usize>,
 }
 
 /// Cuts `text` into tokens.
@@ -166,7 +168,8 @@ struct Cutter<'a> {
 /// A character or a LaTeX command that means nothing here.
 pub(super) fn tokens(text: &str, latex: bool) -> Result<Vec<Token>, ReadError> {
     let (found, single) = (Vec::new(), vec![0]);
-    let mut cutter = Cutter { text, at: 0, found, spaced: false, latex, single };
+    let mut cutter =
+        Cutter { text, at: 0, found, spaced: false, latex, single, word_ends: Vec::new() };
     while cutter.at < text.len() {
         cutter.cut()?;
     }
@@ -234,6 +237,11 @@ impl<'a> Cutter<'a> {
                 self.push(kind, sign.len());
                 return Ok(());
             }
+        }
+        if first == '}' && self.word_ends.last() == Some(&self.at) {
+            self.word_ends.pop();
+            self.skip(size);
+            return Ok(());
         }
         if first == '\\' {
             return self.command();
@@ -436,6 +444,8 @@ impl<'a> Cutter<'a> {
                     self.skip(1);
                 }
             }
+            "text" | "textrm" | "mathrm" | "mathit" | "operatorname"
+                if self.enter_words(length + 1) => {}
             "lbrace" => self.push(TokenKind::Open('{'), length + 1),
             "rbrace" => self.push(TokenKind::Close('}'), length + 1),
             "circ" => self.push(TokenKind::Degree, length + 1),
@@ -456,6 +466,30 @@ impl<'a> Cutter<'a> {
             }
         }
         Ok(())
+    }
+
+    /// Goes into the braces behind a command of `command` bytes, when they are there and close.
+    fn enter_words(&mut self, command: usize) -> bool {
+        let rest = &self.rest()[command..];
+        let gap = rest.len() - rest.trim_start().len();
+        let inside = &rest[gap..];
+        if !inside.starts_with('{') {
+            return false;
+        }
+        let mut depth = 0usize;
+        let end = inside.bytes().position(|byte| {
+            match byte {
+                b'{' => depth += 1,
+                b'}' => depth -= 1,
+                _ => {}
+            }
+            depth == 0
+        });
+        let Some(end) = end else { return false };
+        let open = command + gap;
+        self.word_ends.push(self.at + open + end);
+        self.skip(open + 1);
+        true
     }
 
     /// `\,`, `\{`, `\%` and the like: one sign behind a backslash.

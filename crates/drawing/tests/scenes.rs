@@ -1,0 +1,133 @@
+//! Every picture that a ladder can pose: inside its frame, nothing on top of another, told in words.
+
+use drawing::{Anchor, Scene, Shape, Tone, draw};
+use teaching::figure::{Figure, Mark};
+use teaching::ladder::{Ladder, LadderOrder};
+
+/// Width of a character in a label, in the scene's units; generous, so that real type fits.
+const PER_LETTER: f64 = 8.5;
+
+fn figures() -> Vec<Figure> {
+    let mut found = Vec::new();
+    for seed in 0..80 {
+        for skill in ["ratio.missing-term", "equations.linear"] {
+            let skills = vec![skill.to_owned()];
+            let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None };
+            let rungs = Ladder::make(&order).expect("made").rungs;
+            found.extend(rungs.into_iter().filter_map(|rung| rung.figure));
+        }
+    }
+    assert!(found.len() > 100, "{}", found.len());
+    found
+}
+
+fn by_hand() -> Vec<Figure> {
+    let mark = |at: f64, label: &str| Mark { at, label: label.into() };
+    let parts = vec![mark(2.0, "n"), mark(2.0, "n"), mark(3.0, "6")];
+    vec![
+        Figure::NumberLine { from: 0, to: 10, points: vec![mark(5.0, "x"), mark(7.5, "y")] },
+        Figure::NumberLine { from: -20, to: 20, points: vec![mark(-3.0, "a")] },
+        Figure::Bar { parts, total: "30".into() },
+        Figure::RatioTable {
+            rows: ["jars".into(), "dollars".into()],
+            columns: vec![["4".into(), "10".into()], ["30".into(), "n".into()]],
+        },
+        Figure::RatioTable {
+            rows: [String::new(), String::new()],
+            columns: vec![["1/2".into(), "n".into()], ["3".into(), "12".into()]],
+        },
+    ]
+}
+
+/// Left and right end of a label.
+fn reach(label: &drawing::Label) -> (f64, f64) {
+    let width = label.text.chars().count() as f64 * PER_LETTER;
+    match label.anchor {
+        Anchor::Start => (label.x, label.x + width),
+        Anchor::Middle => (label.x - width / 2.0, label.x + width / 2.0),
+        Anchor::End => (label.x - width, label.x),
+    }
+}
+
+fn check(scene: &Scene) {
+    let inside = |x: f64, y: f64| {
+        (-0.01..=scene.width + 0.01).contains(&x) && (-0.01..=scene.height + 0.01).contains(&y)
+    };
+    for shape in &scene.shapes {
+        let corners = match shape {
+            Shape::Line { x1, y1, x2, y2, .. } => [(*x1, *y1), (*x2, *y2)],
+            Shape::Box { x, y, width, height, .. } => [(*x, *y), (x + width, y + height)],
+            Shape::Dot { x, y, radius, .. } => [(x - radius, y - radius), (x + radius, y + radius)],
+        };
+        for (x, y) in corners {
+            assert!(inside(x, y), "{x}, {y} of {}", scene.describes);
+        }
+    }
+    for (index, label) in scene.labels.iter().enumerate() {
+        let (left, right) = reach(label);
+        let fits = inside(left, label.y) && inside(right, label.y);
+        assert!(fits, "{} in {}", label.text, scene.describes);
+        for other in &scene.labels[index + 1..] {
+            let (from, to) = reach(other);
+            let apart = (label.y - other.y).abs() > 14.0 || right <= from || to <= left;
+            assert!(apart, "{} on {} in {}", label.text, other.text, scene.describes);
+        }
+    }
+}
+
+#[test]
+fn every_posed_picture_stays_in_its_frame() {
+    figures().iter().map(draw).for_each(|scene| check(&scene));
+}
+
+#[test]
+fn pictures_made_by_hand_stay_in_their_frames() {
+    by_hand().iter().map(draw).for_each(|scene| check(&scene));
+}
+
+#[test]
+fn every_number_of_a_picture_is_told_in_words() {
+    for figure in figures().into_iter().chain(by_hand()) {
+        let scene = draw(&figure);
+        let numbers: Vec<String> = match &figure {
+            Figure::RatioTable { columns, .. } => columns.iter().flatten().cloned().collect(),
+            Figure::NumberLine { from, to, points } => {
+                let ends = [from.to_string(), to.to_string()];
+                ends.into_iter().chain(points.iter().map(|p| p.label.clone())).collect()
+            }
+            Figure::Bar { parts, total } => {
+                parts.iter().map(|p| p.label.clone()).chain([total.clone()]).collect()
+            }
+        };
+        for number in numbers {
+            assert!(scene.describes.contains(&number), "{number} in {}", scene.describes);
+        }
+        assert!(scene.describes.ends_with('.'));
+    }
+}
+
+#[test]
+fn what_is_asked_for_stands_on_honey_and_nothing_else_does() {
+    for figure in figures() {
+        let Figure::RatioTable { columns, .. } = &figure else { continue };
+        let asked = columns.iter().flatten().filter(|t| t.chars().all(char::is_alphabetic)).count();
+        let scene = draw(&figure);
+        let honey = |shape: &&Shape| matches!(shape, Shape::Box { fill: Some(Tone::Honey), .. });
+        assert_eq!(scene.shapes.iter().filter(honey).count(), asked, "{}", scene.describes);
+        assert_eq!(asked, 1, "{}", scene.describes);
+    }
+}
+
+#[test]
+fn the_file_that_stands_alone_is_whole() {
+    for figure in by_hand() {
+        let scene = draw(&figure);
+        let file = drawing::svg::svg(&scene);
+        assert!(file.starts_with("<svg xmlns=\"http://www.w3.org/2000/svg\""));
+        assert!(file.ends_with("</svg>"));
+        assert_eq!(file.matches("<text").count(), scene.labels.len());
+        let drawn = ["<line", "<rect", "<circle"].iter().map(|tag| file.matches(tag).count());
+        assert_eq!(drawn.sum::<usize>(), scene.shapes.len());
+        assert!(file.contains(&format!("<title>{}</title>", scene.describes)));
+    }
+}

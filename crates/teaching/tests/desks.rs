@@ -1,0 +1,223 @@
+//! The Step Desk as students use it: whole desks, line by line, with what each line is told.
+
+use algebra::write::latex_line;
+use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge};
+use teaching::ladder::{Ladder, LadderOrder, Rung};
+use teaching::verdict::VerdictWord;
+
+fn ladder(skill: &str, seed: u64) -> Ladder {
+    let skills = vec![skill.to_owned()];
+    let order = LadderOrder { skills, grip: 4, tilt: 4, climb: 4, seed, method: None };
+    Ladder::make(&order).expect("made")
+}
+
+fn posed(line: &str, unknown: &str, story: bool) -> Rung {
+    let mut rung = ladder("equations.linear", 1).rungs.remove(0);
+    (rung.line, rung.unknown, rung.story) = (line.into(), unknown.into(), story);
+    rung
+}
+
+fn plain(text: &str) -> DeskLine {
+    DeskLine { text: text.into(), latex: false }
+}
+
+/// A word for each verdict, short enough for a table.
+fn word(word: VerdictWord) -> &'static str {
+    match word {
+        VerdictWord::Given => "given",
+        VerdictWord::Holds => "holds",
+        VerdictWord::HoldsSoFar => "so far",
+        VerdictWord::Breaks => "breaks",
+        VerdictWord::DropsSolution => "drops",
+        VerdictWord::AddsSolution => "adds",
+        VerdictWord::CantTell => "can't tell",
+        VerdictWord::CantRead => "can't read",
+    }
+}
+
+#[track_caller]
+fn desk(rung: &Rung, lines: &[(&str, &str)], finished: bool) -> Judgement {
+    let written: Vec<DeskLine> = lines.iter().map(|(text, _)| plain(text)).collect();
+    let found = judge(rung, &written);
+    for ((text, expected), line) in lines.iter().zip(&found.lines) {
+        assert_eq!(word(line.verdict.word), *expected, "{text} under {}", rung.line);
+    }
+    assert_eq!(found.finished, finished, "{} finished", rung.line);
+    found
+}
+
+#[test]
+#[rustfmt::skip]
+fn proportions_are_worked_in_any_fair_way() {
+    let rung = posed("n/6 = 10/15", "n", false);
+    desk(&rung, &[("15n = 60", "holds"), ("n = 4", "holds")], true);
+    desk(&rung, &[("n/6 = 2/3", "holds"), ("n = 6 × 2/3", "holds"), ("n = 4", "holds")], true);
+    desk(&rung, &[("n = 6 × 10/15", "holds"), ("n = 60/15", "holds"), ("n = 4", "holds")], true);
+    desk(&rung, &[("15/6 = 10/n", "holds"), ("n = 4", "holds")], true);
+    desk(&rung, &[("10n = 90", "breaks"), ("n = 9", "holds")], false);
+    desk(&rung, &[("n = 60/15", "holds")], false);
+    desk(&rung, &[("4", "breaks")], false);
+    desk(&rung, &[("n = 4.0", "holds")], true);
+}
+
+#[test]
+#[rustfmt::skip]
+fn equations_are_worked_in_any_fair_way() {
+    let rung = posed("3(2x-5) = 27", "x", false);
+    desk(&rung, &[("2x - 5 = 9", "holds"), ("2x = 14", "holds"), ("x = 7", "holds")], true);
+    desk(&rung, &[("6x - 15 = 27", "holds"), ("6x = 42", "holds"), ("x = 42/6", "holds"), ("x = 7", "holds")], true);
+    desk(&rung, &[("6x - 15 = 27", "holds"), ("27 + 15 = 42", "holds"), ("6x = 42", "holds"), ("x = 7", "holds")], true);
+    desk(&rung, &[("6x - 15 = 27", "holds"), ("27 + 15 = 41", "breaks"), ("6x = 42", "holds"), ("x = 7", "holds")], false);
+    desk(&rung, &[("7 = x", "holds")], false);
+    desk(&rung, &[("x = 7", "holds")], true);
+    desk(&rung, &[("x = 7 or x = 8", "adds")], false);
+    desk(&rung, &[("no solution", "drops")], false);
+    desk(&rung, &[("6x = 42", "holds"), ("x = ", "can't read")], false);
+    desk(&rung, &[("6x = 42", "holds"), ("so x = 7", "holds")], true);
+    desk(&rung, &[("y = 7", "breaks")], false);
+}
+
+#[test]
+#[rustfmt::skip]
+fn equations_without_one_solution_end_in_words() {
+    desk(&posed("2(x+1) = 2x + 5", "x", false), &[("2 = 5", "holds"), ("no solution", "holds")], true);
+    desk(&posed("2(x+1) = 2x + 2", "x", false), &[("2x+2 = 2x+2", "holds"), ("all real numbers", "holds")], true);
+    desk(&posed("2(x+1) = 2x + 2", "x", false), &[("x = 0", "breaks")], false);
+}
+
+#[test]
+fn what_breaks_is_shown_by_a_value_and_never_tells_the_answer() {
+    for seed in 0..40 {
+        for skill in ["equations.linear", "ratio.missing-term"] {
+            for rung in ladder(skill, seed).rungs.iter().filter(|rung| !rung.story) {
+                let wrong: Vec<_> = rung.choices.iter().filter(|choice| !choice.right).collect();
+                for choice in wrong {
+                    let line = format!("{} = {}", rung.unknown, choice.text);
+                    let found = judge(rung, &[plain(&line)]);
+                    let told = &found.lines[0].verdict;
+                    assert_eq!(told.word, VerdictWord::Breaks, "{line} for {}", rung.line);
+                    assert!(!found.answered && !found.finished, "{line} for {}", rung.line);
+                    assert!(!told.says.is_empty());
+                    let answer = format!("{} = {}", rung.unknown, rung.answer.value);
+                    assert!(
+                        !told.says.replace('$', "").contains(&answer)
+                            || answer.len() < line.len() && line.starts_with(&answer),
+                        "{} tells {answer}",
+                        told.says
+                    );
+                }
+            }
+        }
+    }
+}
+
+#[test]
+fn the_proved_working_of_every_rung_holds_on_the_desk() {
+    for seed in 0..60 {
+        for skill in ["equations.linear", "ratio.missing-term"] {
+            for rung in &ladder(skill, seed).rungs {
+                let lines: Vec<DeskLine> = rung
+                    .working
+                    .iter()
+                    .filter(|line| !line.latex.is_empty() && (rung.story || line.role != "starts"))
+                    .map(|line| DeskLine { text: line.latex.clone(), latex: true })
+                    .collect();
+                let found = judge(rung, &lines);
+                for (line, judged) in lines.iter().zip(&found.lines) {
+                    let told = &judged.verdict;
+                    assert_eq!(told.word, VerdictWord::Holds, "{} for {}", line.text, rung.line);
+                }
+                assert!(found.finished, "{} seed {seed}", rung.line);
+            }
+        }
+    }
+}
+
+#[test]
+fn what_is_read_is_shown_back_and_reads_the_same_again() {
+    let rung = posed("n/6 = 10/15", "n", false);
+    for text in ["15n = 60", "n/6 = 2/3", "n = 4", "2(n + 1) = 10", "n = 4 or n = 5", "-n = -4"] {
+        let found = judge(&rung, &[plain(text)]);
+        let line = algebra::read_line(text).expect(text).line;
+        assert_eq!(found.lines[0].reading, latex_line(&line), "{text}");
+        let again = DeskLine { text: found.lines[0].reading.clone(), latex: true };
+        let second = judge(&rung, &[again]);
+        assert_eq!(second.lines[0].verdict, found.lines[0].verdict, "{text}");
+        assert_eq!(second.lines[0].plain, found.lines[0].plain, "{text}");
+        assert!(!found.lines[0].speech.contains(['=', '/', '\\']), "{}", found.lines[0].speech);
+    }
+}
+
+#[test]
+#[rustfmt::skip]
+fn a_line_that_cannot_be_read_says_where_and_how_to_mend_it() {
+    let rung = posed("3x = 12", "x", false);
+    for (text, place, mended) in [
+        ("3(x",        (1, 2), Some("3(x)")),
+        ("x = 4 +",    (6, 7), None),
+        ("½ × (2x = 4",(4, 5), Some("½ × (2x) = 4")),
+        ("x # 4",      (2, 3), Some("x  4")),
+        ("1.2.3 = x",  (0, 5), None),
+    ] {
+        let found = judge(&rung, &[plain(text)]);
+        let error = found.lines[0].error.as_ref().unwrap_or_else(|| panic!("{text} was read"));
+        assert_eq!((error.start, error.end), place, "{text}");
+        assert_eq!(error.mended.as_deref(), mended, "{text}");
+        assert!(found.lines[0].verdict.says.ends_with('.'), "{text}");
+        if let Some(mended) = mended {
+            assert!(algebra::read_line(mended).is_ok(), "{mended} reads");
+        }
+    }
+}
+
+#[test]
+fn a_line_that_cannot_be_read_does_not_spoil_the_next() {
+    let rung = posed("3(2x-5) = 27", "x", false);
+    let lines = [("6x - 15 = 27", "holds"), ("6x = (42", "can't read"), ("x = 7", "holds")];
+    desk(&rung, &lines, false);
+}
+
+#[test]
+fn a_desk_has_room_for_so_many_lines() {
+    let rung = posed("3x = 12", "x", false);
+    let lines = vec![plain("3x = 12"); MOST_LINES + 20];
+    assert_eq!(judge(&rung, &lines).lines.len(), MOST_LINES);
+    assert!(judge(&rung, &[]).lines.is_empty());
+    assert!(!judge(&rung, &[]).finished);
+}
+
+#[test]
+fn hostile_desks_are_answered() {
+    let rung = posed("3x = 12", "x", false);
+    let deep = "(".repeat(3_000);
+    let powers = "9^".repeat(500) + "9";
+    let many = vec!["x"; 900].join("^");
+    for text in [
+        deep.as_str(),
+        &powers,
+        &many,
+        "x = 10^10^10",
+        "x = 1/(1-1)",
+        "((((",
+        "=",
+        "==",
+        "\u{200b}",
+        "x = 0.(3)",
+        "𝟛x = 12",
+        "x\u{301} = 4",
+        "🐝 = 4",
+        "\\input{x}",
+        "x = 4 or",
+        "∈",
+    ] {
+        let found = judge(&rung, &[plain(text), DeskLine { text: text.into(), latex: true }]);
+        assert_eq!(found.lines.len(), 2, "{text}");
+        assert!(!found.finished, "{text}");
+    }
+}
+
+#[test]
+fn a_broken_rung_is_judged_without_a_panic() {
+    let found = judge(&posed("3x = (", "x", false), &[plain("x = 4")]);
+    assert!(!found.finished);
+}
