@@ -25,6 +25,28 @@ impl Browser {
     /// # Panics
     /// When Chromium or its driver is not installed.
     pub async fn open(width: u32, height: u32) -> Self {
+        Self::start(&format!("--window-size={width},{height}"), |_| {}).await
+    }
+
+    /// Opens a browser on a system that is set to dark.
+    pub async fn open_dark() -> Self {
+        Self::start("--window-size=1280,900", |wanted| {
+            wanted.add_arg("--blink-settings=preferredColorScheme=0").expect("an argument");
+        })
+        .await
+    }
+
+    /// Opens a browser as narrow as a small phone, which a window cannot be.
+    pub async fn open_phone() -> Self {
+        let metrics = serde_json::json!({ "width": 360, "height": 740, "pixelRatio": 1 });
+        let device = serde_json::json!({ "deviceMetrics": metrics });
+        Self::start("--window-size=500,900", |wanted| {
+            wanted.add_experimental_option("mobileEmulation", device).expect("an option");
+        })
+        .await
+    }
+
+    async fn start(size: &str, more: impl FnOnce(&mut thirtyfour::ChromeCapabilities)) -> Self {
         let mut process = Command::new("chromedriver")
             .arg("--port=0")
             .stdout(Stdio::piped())
@@ -52,7 +74,8 @@ impl Browser {
         ] {
             wanted.add_arg(argument).expect("an argument");
         }
-        wanted.add_arg(&format!("--window-size={width},{height}")).expect("an argument");
+        wanted.add_arg(size).expect("an argument");
+        more(&mut wanted);
         let driver = WebDriver::new(&format!("http://127.0.0.1:{port}"), wanted).await;
         Self { driver: ManuallyDrop::new(driver.expect("a browser")), process }
     }

@@ -96,7 +96,7 @@ async function hang(): Promise<void> {
       <section class="paper">
         <div class="paper-head">
           <el-input v-model="title" size="large" maxlength="120" :placeholder="suggested || words.bench.name" :aria-label="words.bench.name" />
-          <el-switch v-model="showKey" :active-text="words.bench.key" />
+          <el-switch v-model="showKey" :active-text="words.bench.key" :aria-label="words.bench.key" />
         </div>
         <failure-note v-if="failure" :failure="failure" retry @again="draw" />
         <p v-else-if="!order.skills.length" class="soft pick">{{ words.bench.pick }}</p>

@@ -1,0 +1,167 @@
+//! For everybody: small phones, the keyboard alone, names for those who listen, no broken policy.
+
+use browser_tests::{Browser, Program};
+
+async fn signed_in(program: &Program, browser: Browser) -> Browser {
+    browser.go(&program.url).await;
+    browser.fill("Sign-in name", "orla").await;
+    browser.fill("Password", "clover-and-heather").await;
+    browser.press("Sign in").await;
+    browser.see_text("Your shelf").await;
+    browser
+}
+
+/// Everything that can be pressed or filled and has no name to be spoken.
+const NAMELESS: &str = "[...document.querySelectorAll('button, a, input, textarea, math-field, select')]\
+    .filter((e) => e.offsetParent && e.type !== 'hidden' && e.tabIndex >= 0)\
+    .filter((e) => !(e.innerText || '').trim() && !e.getAttribute('aria-label') \
+        && !e.getAttribute('aria-labelledby') && !e.title && !e.closest('label') \
+        && !(e.id && document.querySelector(`label[for=\"${e.id}\"]`)))\
+    .map((e) => e.outerHTML.slice(0, 160))";
+
+/// Text whose colour stands out too little from what lies behind it (WCAG 2.2, 1.4.3).
+const FAINT: &str = "(() => { \
+    const parse = (c) => (c.match(/[\\d.]+/g) || []).map(Number); \
+    const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true }); \
+    const rgb = (c) => { canvas.clearRect(0, 0, 1, 1); canvas.fillStyle = c; canvas.fillRect(0, 0, 1, 1); \
+        return [...canvas.getImageData(0, 0, 1, 1).data]; }; \
+    const light = ([r, g, b]) => { const f = (v) => { v /= 255; return v <= 0.03928 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4 }; \
+        return 0.2126 * f(r) + 0.7152 * f(g) + 0.0722 * f(b); }; \
+    const behind = (e) => { for (; e; e = e.parentElement) { const s = getComputedStyle(e); \
+        if (s.backgroundImage !== 'none' || s.clipPath !== 'none') return undefined; \
+        const c = rgb(s.backgroundColor); if (c[3] > 250) return c; } return rgb(getComputedStyle(document.body).backgroundColor); }; \
+    const found = []; \
+    for (const e of document.querySelectorAll('p, span, a, button, h1, h2, h3, th, td, li, label')) { \
+        const own = [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim()); \
+        if (!own || !e.offsetParent || e.closest('[disabled], .only-heard, .katex, math-field, [aria-hidden=\"true\"]')) continue; \
+        const back = behind(e); if (!back) continue; \
+        const [a, b] = [light(rgb(getComputedStyle(e).color)), light(back)].sort((x, y) => y - x); \
+        const ratio = (a + 0.05) / (b + 0.05); \
+        if (ratio < 4.5) found.push(`${e.textContent.trim().slice(0, 40)}: ${ratio.toFixed(2)}`); } \
+    return found; })()";
+
+async fn check(browser: &Browser, what: &str) {
+    // Colours that still fade are neither the old nor the new ones.
+    browser.until("document.getAnimations().every((a) => a.playState !== 'running')").await;
+    let wide = "document.documentElement.scrollWidth <= document.documentElement.clientWidth";
+    assert_eq!(browser.ask(wide).await, true, "{what} is wider than its window");
+    let nameless = browser.ask(NAMELESS).await;
+    assert_eq!(nameless, serde_json::json!([]), "{what} has things without a name");
+    let faint = browser.ask(FAINT).await;
+    assert_eq!(faint, serde_json::json!([]), "{what} has faint text");
+    let headings = browser.count("h1").await;
+    assert!(headings <= 1, "{what} has {headings} main headings");
+    assert_eq!(browser.ask("document.documentElement.lang").await, "en", "{what}");
+}
+
+#[tokio::test]
+async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
+    let program = Program::start().await;
+    let (_, ladder) = program.demo_ladder().await;
+    for browser in [Browser::open_phone().await, Browser::open(1280, 900).await] {
+        browser.go(&program.url).await;
+        browser.see_text("Good to see you").await;
+        check(&browser, "sign-in").await;
+        browser.fill("Sign-in name", "orla").await;
+        browser.fill("Password", "clover-and-heather").await;
+        browser.press("Sign in").await;
+        browser.see_text("Equations in balance").await;
+        check(&browser, "the shelf").await;
+        browser.go(&format!("{}/lessons/{}", program.url, ladder.lesson)).await;
+        browser.see_text("The phases fill the lesson.").await;
+        check(&browser, "a lesson").await;
+        browser.press("Work on it").await;
+        browser.see_text("Notes for you alone").await;
+        check(&browser, "a lesson, open").await;
+        browser.go(&format!("{}/lessons/{}/ladder", program.url, ladder.lesson)).await;
+        browser.see_text("Linear equations").await.click().await.expect("chosen");
+        browser.until("document.querySelectorAll('.rungs .number').length === 9").await;
+        check(&browser, "the ladder bench").await;
+        browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
+        browser.until("document.querySelectorAll('.rungs .answer').length === 9").await;
+        check(&browser, "a ladder").await;
+        browser.see_text("What the class wrote").await.click().await.expect("opened");
+        browser.press("Hana, Rung 1: finished").await;
+        check(&browser, "the class's work").await;
+        browser.go(&format!("{}/desk/{}", program.url, ladder.link)).await;
+        browser.see_text("What is your first name?").await;
+        check(&browser, "joining").await;
+        browser.fill("First name", "Sanna").await;
+        browser.press("Sit down").await;
+        browser.see_text("Write your first line.").await;
+        check(&browser, "the Step Desk").await;
+        browser.close().await;
+    }
+}
+
+#[tokio::test]
+async fn the_page_breaks_no_policy_and_fetches_nothing_from_elsewhere() {
+    let program = Program::start().await;
+    let (_, ladder) = program.demo_ladder().await;
+    let browser = signed_in(&program, Browser::open(1280, 900).await).await;
+    for path in [
+        "/".to_owned(),
+        format!("/lessons/{}", ladder.lesson),
+        format!("/lessons/{}/show?slide=2", ladder.lesson),
+        format!("/ladders/{}", ladder.id),
+        format!("/desk/{}", ladder.link),
+    ] {
+        browser.go(&format!("{}{path}", program.url)).await;
+        browser
+            .ask("void (window.broken = [], addEventListener('securitypolicyviolation', (e) => broken.push(e.blockedURI)))")
+            .await;
+        browser.until("document.readyState === 'complete'").await;
+        browser.until("document.fonts.status === 'loaded'").await;
+        let elsewhere = format!(
+            "performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith('{}') && !n.startsWith('data:'))",
+            program.url
+        );
+        assert_eq!(browser.ask(&elsewhere).await, serde_json::json!([]), "{path}");
+        assert_eq!(browser.ask("window.broken").await, serde_json::json!([]), "{path}");
+        let face = "document.fonts.check('16px \"Atkinson Hyperlegible Next Variable\"')";
+        assert_eq!(browser.ask(face).await, true, "{path}");
+    }
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn the_wall_is_worked_with_the_keyboard_alone() {
+    let program = Program::start().await;
+    let (_, ladder) = program.demo_ladder().await;
+    let browser = signed_in(&program, Browser::open(1280, 900).await).await;
+    browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, ladder.lesson)).await;
+    browser.see_text("Slide 2 of 6").await;
+    let spoken = "document.querySelector('.wall [aria-live]').innerText";
+    browser.until(&format!("{spoken}.startsWith('n over 6')")).await;
+    browser.keys("\u{e00f}").await; // page down, as a presenter's remote sends it
+    browser.until(&format!("{spoken}.includes('Cross-multiply')")).await;
+    browser.keys("b").await;
+    browser.see_text("The wall is blank. Press B to go on.").await;
+    browser.keys("b").await;
+    browser.until("!document.body.innerText.includes('The wall is blank')").await;
+    browser.keys("\u{e010}").await; // end
+    browser.see_text("Slide 6 of 6").await;
+    browser.keys("\u{e011}").await; // home
+    browser.see_text("Slide 1 of 6").await;
+    browser.keys("\u{e00c}").await; // escape
+    browser.see_text("Proportions with a missing term").await;
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn the_dark_page_is_as_readable() {
+    let program = Program::start().await;
+    let (_, ladder) = program.demo_ladder().await;
+    let browser = signed_in(&program, Browser::open_dark().await).await;
+    browser.until("matchMedia('(prefers-color-scheme: dark)').matches").await;
+    for (path, sign) in [
+        ("/".to_owned(), "Equations in balance"),
+        (format!("/lessons/{}", ladder.lesson), "The phases fill the lesson."),
+        (format!("/ladders/{}", ladder.id), "Print the full key"),
+    ] {
+        browser.go(&format!("{}{path}", program.url)).await;
+        browser.see_text(sign).await;
+        check(&browser, &format!("{path} in the dark")).await;
+    }
+    browser.close().await;
+}

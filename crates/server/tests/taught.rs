@@ -1,0 +1,297 @@
+//! What a teacher and a class do over the API: a lesson that is changed, ladders that are drawn and
+//! printed, desks that are written on.
+
+use axum::Router;
+use axum::body::{Body, to_bytes};
+use axum::http::{Request, StatusCode, header};
+use serde_json::{Value, json};
+use server::{App, password, router};
+use std::path::Path;
+use store::scratch::scratch;
+use tower::ServiceExt;
+
+struct Teacher {
+    app: Router,
+    cookie: String,
+}
+
+async fn teacher() -> Teacher {
+    let db = scratch().await.expect("a database").db;
+    let hash = password::hash("clover").expect("hashed");
+    store::teacher::create(&db, "orla", "Orla Fenwick", &hash).await.expect("kept");
+    let app = router(App::new(db), Path::new("/nowhere"));
+    let mut teacher = Teacher { app, cookie: String::new() };
+    let given = json!({"sign_in": "orla", "password": "clover"});
+    let (_, _, cookie) = teacher.raw("POST", "/api/sign-in", Some(given)).await;
+    teacher.cookie = cookie.expect("a cookie");
+    teacher
+}
+
+impl Teacher {
+    async fn raw(
+        &self,
+        method: &str,
+        path: &str,
+        body: Option<Value>,
+    ) -> (StatusCode, Vec<u8>, Option<String>) {
+        let request = Request::builder()
+            .method(method)
+            .uri(path)
+            .header(header::COOKIE, &self.cookie)
+            .header(header::CONTENT_TYPE, "application/json")
+            .body(Body::from(body.map(|b| b.to_string()).unwrap_or_default()))
+            .expect("a request");
+        let response = self.app.clone().oneshot(request).await.expect("an answer");
+        let cookie = response
+            .headers()
+            .get(header::SET_COOKIE)
+            .and_then(|value| value.to_str().ok())
+            .and_then(|text| text.split(';').next())
+            .map(str::to_owned);
+        let status = response.status();
+        let bytes = to_bytes(response.into_body(), 1 << 24).await.expect("a body");
+        (status, bytes.to_vec(), cookie)
+    }
+
+    async fn ask(&self, method: &str, path: &str, body: Option<Value>) -> Value {
+        let (status, bytes, _) = self.raw(method, path, body).await;
+        let value = serde_json::from_slice(&bytes).unwrap_or_default();
+        assert!(status.is_success(), "{method} {path}: {status} {value}");
+        value
+    }
+
+    async fn refused(&self, method: &str, path: &str, body: Value) -> (StatusCode, String) {
+        let (status, bytes, _) = self.raw(method, path, Some(body)).await;
+        let value: Value = serde_json::from_slice(&bytes).unwrap_or_default();
+        assert!(!status.is_success(), "{method} {path}: {value}");
+        (status, value["says"].as_str().unwrap_or_default().to_owned())
+    }
+
+    async fn lesson(&self, topic: &str, grade: u8) -> u64 {
+        let new = json!({"topic": topic, "grade": grade, "strand": "algebra", "minutes": 45});
+        self.ask("POST", "/api/lessons", Some(new)).await["id"].as_u64().expect("an id")
+    }
+}
+
+fn order(seed: u64) -> Value {
+    json!({"skills": ["ratio.missing-term", "equations.linear"], "grip": 3, "tilt": 3, "climb": 3, "seed": seed})
+}
+
+#[tokio::test]
+async fn a_new_lesson_stands_on_the_shelf_by_its_grade() {
+    let teacher = teacher().await;
+    for (topic, grade) in [("Late", 9), ("Early", 2), ("Middle", 6)] {
+        teacher.lesson(topic, grade).await;
+    }
+    let shelf = teacher.ask("GET", "/api/lessons", None).await;
+    let seen: Vec<_> = shelf
+        .as_array()
+        .expect("a list")
+        .iter()
+        .map(|l| (l["grade"].as_u64().expect("a grade"), l["title"].as_str().expect("a title")))
+        .collect();
+    assert_eq!(seen, [(2, "Early"), (6, "Middle"), (9, "Late")]);
+    assert_eq!(shelf[0]["minutes"], 45);
+    assert_eq!(shelf[0]["slides"], 1);
+    assert_eq!(shelf[0]["ladders"], 0);
+}
+
+#[tokio::test]
+async fn a_changed_lesson_comes_back_changed() {
+    let teacher = teacher().await;
+    let id = teacher.lesson("Equations", 7).await;
+    let path = format!("/api/lessons/{id}");
+    let opened = teacher.ask("GET", &path, None).await;
+    assert_eq!((&opened["revision"], &opened["minutes_over"]), (&json!(1), &json!(0)));
+    let mut lesson = opened["lesson"].clone();
+    lesson["title"] = json!("Equations in balance");
+    lesson["objectives"] = json!(["I can solve an equation."]);
+    lesson["phases"][0]["minutes"] = json!(14);
+    let slide = json!({"id": 9, "title": "More", "phase": "review", "minutes": 5, "notes": "Softly.",
+                       "blocks": [{"kind": "text", "text": "What is $x$?"}]});
+    lesson["slides"].as_array_mut().expect("slides").push(slide);
+    let saved = teacher.ask("PUT", &path, Some(json!({"based_on": 1, "lesson": lesson}))).await;
+    assert_eq!((&saved["revision"], &saved["lesson"]), (&json!(2), &lesson));
+    assert_eq!(saved["minutes_over"], 10);
+    assert_eq!(teacher.ask("GET", &path, None).await, saved);
+    assert_eq!(teacher.ask("GET", "/api/lessons", None).await[0]["title"], "Equations in balance");
+}
+
+#[tokio::test]
+#[rustfmt::skip]
+async fn a_lesson_that_cannot_be_kept_is_refused_with_a_sentence() {
+    let teacher = teacher().await;
+    let id = teacher.lesson("Equations", 7).await;
+    let path = format!("/api/lessons/{id}");
+    let lesson = teacher.ask("GET", &path, None).await["lesson"].clone();
+    let long = "x".repeat(5_000);
+    for (pointer, value, says) in [
+        ("/title",                  json!(""),           "Give the lesson a topic."),
+        ("/title",                  json!("y".repeat(121)), "The topic is too long. Keep it to 120 characters."),
+        ("/grade",                  json!(13),           "Choose a grade from kindergarten to 12."),
+        ("/minutes",                json!(4),            "Choose a length between 5 and 300 minutes."),
+        ("/version",                json!(99),           "This lesson was made by another version of Honey Ladder."),
+        ("/slides/0/notes",         json!(long),         "A text on a slide is too long. Split it over two slides."),
+        ("/slides/0/blocks/0/text", json!(long),         "A text on a slide is too long. Split it over two slides."),
+        ("/objectives",             json!(vec!["I can"; 21]), "Keep to 20 objectives of at most 300 characters."),
+        ("/slides/0/phase",         json!("lunch"),      "This does not have the shape that was expected."),
+    ] {
+        let mut changed = lesson.clone();
+        *changed.pointer_mut(pointer).expect("there") = value;
+        let told = teacher.refused("PUT", &path, json!({"based_on": 1, "lesson": changed})).await;
+        assert_eq!(told, (StatusCode::UNPROCESSABLE_ENTITY, says.to_owned()), "{pointer}");
+    }
+    let many = vec![lesson["slides"][0].clone(); 130];
+    let mut changed = lesson.clone();
+    changed["slides"] = json!(many);
+    let told = teacher.refused("PUT", &path, json!({"based_on": 1, "lesson": changed})).await;
+    assert_eq!(told.1, "A lesson can have at most 120 slides.");
+    assert_eq!(teacher.ask("GET", &path, None).await["revision"], 1, "nothing was changed");
+}
+
+#[tokio::test]
+async fn a_typed_problem_is_worked_by_each_of_its_methods() {
+    let teacher = teacher().await;
+    for (text, latex, methods, last) in [
+        ("3(2x - 5) = 27", false, 2, "x = 7"),
+        ("n/6 = 10/15", false, 3, "n = 4"),
+        ("\\frac{n}{6}=\\frac{10}{15}", true, 3, "n = 4"),
+        ("2:3 = n:12", false, 3, "n = 8"),
+    ] {
+        let asked = json!({"problem": {"text": text, "latex": latex}});
+        let found = teacher.ask("POST", "/api/workings", Some(asked)).await;
+        let all = found["methods"].as_array().expect("methods").clone();
+        assert_eq!(all.len(), methods, "{text}");
+        for method in all {
+            let asked = json!({"problem": {"text": text, "latex": latex}, "method": method["id"]});
+            let found = teacher.ask("POST", "/api/workings", Some(asked)).await;
+            assert_eq!(found["method"], method["id"]);
+            let lines = found["working"].as_array().expect("lines");
+            assert_eq!(lines.last().expect("a line")["math"], last, "{text} by {}", method["id"]);
+            let proved = lines.iter().skip(1).all(|line| line["verdict"] == "holds");
+            assert!(proved, "{text} by {}: {lines:?}", method["id"]);
+        }
+    }
+    let asked = json!({"problem": {"text": "3x = 12"}, "method": "cross-multiply"});
+    let told = teacher.refused("POST", "/api/workings", asked).await;
+    assert_eq!(told.1, "That method does not fit this problem. Choose another one.");
+}
+
+#[tokio::test]
+async fn the_same_order_draws_the_same_ladder_and_hangs_as_drawn() {
+    let teacher = teacher().await;
+    let lesson = teacher.lesson("Ratio", 6).await;
+    let drawn = teacher.ask("POST", "/api/ladders/draw", Some(order(8))).await;
+    assert_eq!(drawn, teacher.ask("POST", "/api/ladders/draw", Some(order(8))).await);
+    assert_ne!(drawn, teacher.ask("POST", "/api/ladders/draw", Some(order(9))).await);
+    let path = format!("/api/lessons/{lesson}/ladders");
+    let new = json!({"title": "  Climb  ", "order": order(8)});
+    let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
+    let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;
+    assert_eq!((&opened["rungs"], &opened["title"]), (&drawn, &json!("Climb")));
+    let listed = teacher.ask("GET", &path, None).await;
+    assert_eq!(listed[0]["rungs"], 9);
+    assert_eq!(listed[0]["desk"], opened["desk"]);
+    let told = teacher.refused("POST", &path, json!({"title": " ", "order": order(8)})).await;
+    assert_eq!(told.1, "Give the ladder a title of at most 120 characters.");
+}
+
+#[tokio::test]
+async fn every_rung_climbs_and_its_picture_is_laid_out() {
+    let teacher = teacher().await;
+    let drawn = teacher.ask("POST", "/api/ladders/draw", Some(order(21))).await;
+    let stages: Vec<_> = drawn
+        .as_array()
+        .expect("rungs")
+        .iter()
+        .map(|r| r["rung"]["stage"].as_str().expect("a stage").to_owned())
+        .collect();
+    assert_eq!(stages.join(" "), "grip grip grip tilt tilt tilt climb climb climb");
+    for rung in drawn.as_array().expect("rungs") {
+        let has = rung["rung"].get("figure").is_some();
+        assert_eq!(has, rung.get("scene").is_some(), "{rung}");
+        if has {
+            assert!(!rung["scene"]["describes"].as_str().expect("words").is_empty());
+        }
+    }
+}
+
+#[tokio::test]
+async fn sheets_and_keys_are_printed_as_pdf() {
+    let teacher = teacher().await;
+    let lesson = teacher.lesson("Ratio", 6).await;
+    let new = json!({"title": "Climb", "order": order(8)});
+    let path = format!("/api/lessons/{lesson}/ladders");
+    let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
+    let mut sizes = Vec::new();
+    for file in ["sheet.pdf", "key.pdf", "key.pdf?full=true"] {
+        let (status, bytes, _) =
+            teacher.raw("GET", &format!("/api/ladders/{id}/{file}"), None).await;
+        assert_eq!(status, StatusCode::OK);
+        assert!(bytes.starts_with(b"%PDF"), "{file}");
+        sizes.push(bytes.len());
+    }
+    assert!(sizes[2] > sizes[1], "the full key holds more: {sizes:?}");
+    let (status, ..) = teacher.raw("GET", "/api/ladders/999/sheet.pdf", None).await;
+    assert_eq!(status, StatusCode::NOT_FOUND);
+}
+
+#[tokio::test]
+async fn the_class_is_seen_as_it_writes() {
+    let teacher = teacher().await;
+    let lesson = teacher.lesson("Equations", 7).await;
+    let one = json!({"skills": ["equations.linear"], "grip": 2, "tilt": 0, "climb": 0, "seed": 6});
+    let path = format!("/api/lessons/{lesson}/ladders");
+    let new = json!({"title": "Climb", "order": one});
+    let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
+    let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;
+    let desk = format!("/api{}", opened["desk"].as_str().expect("a link"));
+    let answer =
+        opened["rungs"][0]["rung"]["answer"]["text"].as_str().expect("an answer").to_owned();
+
+    let mut students = Vec::new();
+    for name in ["Hana", "Leo"] {
+        let mut student = Teacher { app: teacher.app.clone(), cookie: String::new() };
+        let joining = Some(json!({"name": name}));
+        let (_, _, cookie) = student.raw("POST", &format!("{desk}/join"), joining).await;
+        student.cookie = cookie.expect("a cookie");
+        students.push(student);
+    }
+    let write = |lines: Value| Some(json!({"based_on": 0, "lines": lines}));
+    let right = json!([{"text": answer}]);
+    let wrong = json!([{"text": "x = 1000"}, {"text": "x = ("}]);
+    let kept = students[0].ask("PUT", &format!("{desk}/rungs/1"), write(right)).await;
+    assert_eq!(kept["judgement"]["finished"], true, "{kept}");
+    let kept = students[1].ask("PUT", &format!("{desk}/rungs/1"), write(wrong)).await;
+    let words: Vec<_> = kept["judgement"]["lines"]
+        .as_array()
+        .expect("lines")
+        .iter()
+        .map(|line| line["verdict"]["word"].as_str().expect("a word"))
+        .collect();
+    assert_eq!(words, ["breaks", "cant_read"]);
+
+    let class = teacher.ask("GET", &format!("/api/ladders/{id}/desks"), None).await;
+    assert_eq!((&class[0]["student"], &class[1]["student"]), (&json!("Hana"), &json!("Leo")));
+    assert_eq!(class[0]["rungs"][0]["finished"], true);
+    assert_eq!(class[1]["rungs"][0]["finished"], false);
+    assert_eq!(class[1]["rungs"][0]["lines"].as_array().map(Vec::len), Some(2));
+    // Each student sees their own desk and nobody else's.
+    let own = students[1].ask("GET", &desk, None).await;
+    assert_eq!(
+        (&own["student"], own["written"].as_array().map(Vec::len)),
+        (&json!("Leo"), Some(1))
+    );
+}
+
+#[tokio::test]
+async fn the_catalogue_is_there_to_choose_from() {
+    let teacher = teacher().await;
+    let skills = teacher.ask("GET", "/api/skills", None).await;
+    for skill in skills.as_array().expect("a list") {
+        assert!(skill["objective"].as_str().expect("words").starts_with("I can "), "{skill}");
+        assert!(skill["first_grade"].as_u64() <= skill["last_grade"].as_u64(), "{skill}");
+        assert!(!skill["methods"].as_array().expect("methods").is_empty(), "{skill}");
+    }
+    assert!(skills.as_array().map(Vec::len) >= Some(2));
+}
