@@ -142,6 +142,26 @@ fn tree() -> impl Strategy<Value = Expr> {
     })
 }
 
+/// Trees so small that two of them are often the same, or nearly.
+fn small_tree() -> impl Strategy<Value = Expr> {
+    let leaf = prop_oneof![
+        Just(Expr::int(2)),
+        Just(Expr::symbol("x")),
+        Just(Expr::int(2).over(Expr::symbol("x")))
+    ];
+    leaf.prop_recursive(2, 6, 2, |inner| {
+        let pair = (inner.clone(), inner.clone());
+        prop_oneof![
+            pair.clone().prop_map(|(a, b)| a.plus(b)),
+            pair.clone().prop_map(|(a, b)| a.minus(b)),
+            pair.clone().prop_map(|(a, b)| a.times(b)),
+            pair.prop_map(|(a, b)| a.over(b)),
+            inner.clone().prop_map(Expr::negative),
+            inner.prop_map(|a| a.to_the(2)),
+        ]
+    })
+}
+
 proptest! {
     #[test]
     fn any_text_is_read_or_pointed_into(typed in "\\PC{0,40}") {
@@ -157,6 +177,12 @@ proptest! {
                 prop_assert!(typed.get(error.span.start..error.span.end).is_some());
             }
         }
+    }
+
+    #[test]
+    fn two_different_trees_never_sound_the_same(pair in (small_tree(), small_tree())) {
+        let sound = crate::write::speech;
+        prop_assert_eq!(sound(&pair.0) == sound(&pair.1), pair.0 == pair.1, "{}", sound(&pair.0));
     }
 
     #[test]

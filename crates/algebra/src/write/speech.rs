@@ -1,13 +1,20 @@
 //! English to be spoken by a screen reader. Two different trees never sound the same: what is not a
 //! single value is fenced by "open bracket ... close bracket" or "start ... end".
 
-use crate::expr::{Constant, Expr, ExprKind};
+use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
 use crate::number::Notation;
 
 /// The expression in spoken English.
 #[must_use]
 pub fn speech(expr: &Expr) -> String {
+    say(expr, false)
+}
+
+/// Inside a fraction every other fraction is said with its start and its end: which bar is the longer
+/// one cannot be heard.
+fn say(expr: &Expr, inside: bool) -> String {
+    let fenced = |part: &Expr| fenced(part, inside);
     match &expr.kind {
         ExprKind::Number(written) => match written.notation() {
             Notation::Mixed { whole, numerator, denominator } => {
@@ -26,14 +33,17 @@ pub fn speech(expr: &Expr) -> String {
             format!("plus or minus {}", fenced(value))
         }
         ExprKind::PlusMinus { value, .. } => format!("minus or plus {}", fenced(value)),
-        ExprKind::Add(a, b) => format!("{} plus {}", left_of_sum(a), fenced(b)),
-        ExprKind::Subtract(a, b) => format!("{} minus {}", left_of_sum(a), fenced(b)),
-        ExprKind::Multiply(a, b) => format!("{} times {}", fenced(a), fenced(b)),
-        ExprKind::Divide(a, b) if is_short(a) && is_short(b) => {
-            format!("{} over {}", speech(a), speech(b))
+        ExprKind::Add(a, b) => format!("{} plus {}", left_of_sum(a, inside), fenced(b)),
+        ExprKind::Subtract(a, b) => format!("{} minus {}", left_of_sum(a, inside), fenced(b)),
+        ExprKind::Multiply(a, b) if is_coefficient(a, b) => {
+            format!("{} {}", say(a, inside), say(b, inside))
+        }
+        ExprKind::Multiply(a, b) => format!("{} times {}", left_of_product(a, inside), fenced(b)),
+        ExprKind::Divide(a, b) if !inside && is_short(a) && is_short(b) => {
+            format!("{} over {}", say(a, false), say(b, false))
         }
         ExprKind::Divide(a, b) => {
-            format!("start fraction {} over {} end fraction", speech(a), speech(b))
+            format!("start fraction {} over {} end fraction", say(a, true), say(b, true))
         }
         ExprKind::Power(a, b) => match b.as_plain_number().map(|n| crate::number::show(&n)) {
             Some(n) if n == "2" => format!("{} squared", fenced(a)),
@@ -48,9 +58,12 @@ pub fn speech(expr: &Expr) -> String {
         ExprKind::Factorial(a) => format!("{} factorial", fenced(a)),
         ExprKind::Degree(a) => format!("{} degrees", fenced(a)),
         ExprKind::Ratio(parts) => parts.iter().map(fenced).collect::<Vec<_>>().join(" to "),
+        ExprKind::Call { function: Function::Log, arguments } if arguments.len() == 2 => {
+            format!("log base {} of {}", fenced(&arguments[1]), fenced(&arguments[0]))
+        }
         ExprKind::Call { function, arguments } => {
-            let inside: Vec<_> = arguments.iter().map(fenced).collect();
-            format!("{} of {}", function.name(), inside.join(", "))
+            let each: Vec<_> = arguments.iter().map(fenced).collect();
+            format!("{} of {}", function.name(), each.join(", "))
         }
     }
 }
@@ -62,8 +75,10 @@ pub fn speech_line(line: &Line) -> String {
         Line::Expression(expr) => speech(expr),
         Line::Relations { sides, relations } => {
             let mut out = speech(&sides[0]);
-            for (relation, side) in relations.iter().zip(&sides[1..]) {
-                out.push_str(&format!(" {} {}", spoken(*relation), speech(side)));
+            for (index, (relation, side)) in relations.iter().zip(&sides[1..]).enumerate() {
+                // `2 < x < 5`: two is less than x, which is less than five.
+                let which = if index > 0 && *relation != Relation::Equal { ", which" } else { "" };
+                out.push_str(&format!("{which} {} {}", spoken(*relation), speech(side)));
             }
             out
         }
@@ -95,24 +110,39 @@ fn is_short(expr: &Expr) -> bool {
     }
 }
 
-/// A coefficient before a letter is said as it is; anything longer is fenced.
-fn fenced(expr: &Expr) -> String {
+/// `2x` is said "2 x".
+fn is_coefficient(a: &Expr, b: &Expr) -> bool {
+    matches!(a.kind, ExprKind::Number(_))
+        && is_short(a)
+        && matches!(b.kind, ExprKind::Symbol(_) | ExprKind::Constant(_))
+}
+
+/// In brackets unless it holds together by itself.
+fn fenced(expr: &Expr, inside: bool) -> String {
     let plain = match &expr.kind {
-        ExprKind::Multiply(a, b) => is_short(a) && is_short(b),
+        ExprKind::Multiply(a, b) => is_coefficient(a, b),
         ExprKind::Divide(..) => true,
         _ => is_short(expr),
     };
-    match &expr.kind {
-        ExprKind::Multiply(a, b) if plain => format!("{} {}", speech(a), speech(b)),
-        _ if plain => speech(expr),
-        _ => format!("open bracket {} close bracket", speech(expr)),
+    if plain {
+        say(expr, inside)
+    } else {
+        format!("open bracket {} close bracket", say(expr, inside))
     }
 }
 
 /// Sums go from left to right, so their left part needs no fence.
-fn left_of_sum(expr: &Expr) -> String {
+fn left_of_sum(expr: &Expr, inside: bool) -> String {
     match expr.kind {
-        ExprKind::Add(..) | ExprKind::Subtract(..) | ExprKind::Negative(_) => speech(expr),
-        _ => fenced(expr),
+        ExprKind::Add(..) | ExprKind::Subtract(..) | ExprKind::Negative(_) => say(expr, inside),
+        _ => fenced(expr, inside),
+    }
+}
+
+/// So do products.
+fn left_of_product(expr: &Expr, inside: bool) -> String {
+    match expr.kind {
+        ExprKind::Multiply(..) => say(expr, inside),
+        _ => fenced(expr, inside),
     }
 }
