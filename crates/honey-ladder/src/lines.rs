@@ -1,6 +1,7 @@
 //! Lines of standard input, each with a limit: a longer one is skipped as it streams past.
 
-use std::io::{BufRead, Result};
+use serde::Serialize;
+use std::io::{BufRead, BufWriter, Result, Write};
 
 /// Longest line that is looked at, in bytes.
 pub const LINE_BYTES: usize = 128 << 10;
@@ -41,6 +42,35 @@ pub fn next(input: &mut impl BufRead) -> Result<Next> {
             return Ok(finished(kept, length));
         }
     }
+}
+
+/// Answers every line of `input` with one line of JSON; empty lines are passed over. `answer` gets a line,
+/// `unfit` the sentence about one that cannot be looked at.
+///
+/// # Errors
+/// `input` or `output` fails.
+pub fn answered<T: Serialize>(
+    mut input: impl BufRead,
+    output: impl Write,
+    answer: impl Fn(&str) -> T,
+    unfit: impl Fn(&str) -> T,
+) -> Result<()> {
+    let mut output = BufWriter::new(output);
+    loop {
+        let found = match next(&mut input)? {
+            Next::End => break,
+            Next::Line(line) if line.trim().is_empty() => continue,
+            Next::Line(line) => answer(&line),
+            Next::Unfit => {
+                unfit(&format!("This line is longer than {LINE_BYTES} bytes, or no UTF-8 text."))
+            }
+        };
+        serde_json::to_writer(&mut output, &found)?;
+        output.write_all(b"\n")?;
+        // Whoever waits for an answer before the next question gets it.
+        output.flush()?;
+    }
+    output.flush()
 }
 
 fn finished(kept: Vec<u8>, length: usize) -> Next {

@@ -3,14 +3,17 @@
 //! What belongs here: arguments, standard input and output, the demo world. What never does: rules of
 //! the job (they are in `teaching`), routes (they are in `server`).
 
-mod check;
 mod demo;
 mod ladder;
 mod lines;
 mod serve;
 
 use clap::{Parser, Subcommand};
+use serde::Serialize;
+use serde_json::Value;
 use std::process::ExitCode;
+use teaching::check::{self, CheckAnswer};
+use teaching::solve::{self, SolveAnswer};
 
 /// Lessons of worked examples, practice that climbs, and lines that are proved.
 #[derive(Parser)]
@@ -26,6 +29,8 @@ enum Command {
     Serve(serve::Options),
     /// Judges lines: one JSON question a line on standard input, one JSON answer a line on standard output.
     Check,
+    /// Solves: one JSON task a line on standard input, one JSON answer with its working a line on standard output.
+    Solve,
     /// Makes a ladder, or lists the skills.
     Ladder(ladder::Options),
 }
@@ -33,8 +38,12 @@ enum Command {
 fn main() -> ExitCode {
     let done = match Arguments::parse().command {
         Command::Serve(options) => serve::run(&options),
-        Command::Check => check::run(std::io::stdin().lock(), std::io::stdout().lock())
-            .map_err(|error| error.to_string()),
+        Command::Check => {
+            each(check::answer_line, |says| CheckAnswer::unreadable(Value::Null, says))
+        }
+        Command::Solve => {
+            each(solve::answer_line, |says| SolveAnswer::unreadable(Value::Null, says))
+        }
         Command::Ladder(options) => match ladder::run(&options) {
             Err(ladder::Trouble::WrongCall(says)) => {
                 eprintln!("honey-ladder: {says}\n\nUsage: {}", ladder::USAGE);
@@ -51,4 +60,10 @@ fn main() -> ExitCode {
             ExitCode::FAILURE
         }
     }
+}
+
+/// Answers standard input line by line on standard output.
+fn each<T: Serialize>(answer: impl Fn(&str) -> T, unfit: impl Fn(&str) -> T) -> Result<(), String> {
+    lines::answered(std::io::stdin().lock(), std::io::stdout().lock(), answer, unfit)
+        .map_err(|error| error.to_string())
 }

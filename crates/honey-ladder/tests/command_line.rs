@@ -1,5 +1,6 @@
 //! The program as it is called from a shell.
 
+use serde_json::Value;
 use std::io::Write;
 use std::process::{Command, Output, Stdio};
 
@@ -46,6 +47,31 @@ fn check_answers_every_line_whatever_it_holds() {
     assert_eq!(answers[1]["counterexample"]["at"]["x"], "0");
     assert_eq!(answers[1]["slip"]["id"], "second-term-not-multiplied");
     assert!(answers[4]["id"].is_null());
+}
+
+#[test]
+fn solve_answers_every_line_with_its_working() {
+    let tasks = format!(
+        "{}\n{}\nnot json\n{}\n",
+        r#"{"id":"a","task":"solve","problem":"5x + 3 = 2x + 12"}"#,
+        r#"{"id":"b","problem":"sin x = 1"}"#,
+        "9".repeat(200_000),
+    );
+    let output = run(&["solve"], tasks.as_bytes());
+    assert_eq!(output.status.code(), Some(0), "{}", text(&output.stderr));
+    let answers: Vec<serde_json::Value> = text(&output.stdout)
+        .lines()
+        .map(|line| serde_json::from_str(line).expect("JSON"))
+        .collect();
+    assert_eq!(answers.len(), 4);
+    assert_eq!((&answers[0]["id"], &answers[0]["answer"]), (&"a".into(), &"x = 3".into()));
+    let working: Vec<_> =
+        answers[0]["lines"].as_array().expect("lines").iter().map(|line| &line["math"]).collect();
+    assert_eq!(working, ["5x + 3 = 2x + 12", "3x + 3 = 12", "3x = 9", "x = 3"]);
+    for (answer, id) in answers[1..].iter().zip(["b".into(), Value::Null, Value::Null]) {
+        assert_eq!(answer["id"], id);
+        assert!(answer["error"]["says"].as_str().expect("a sentence").ends_with('.'), "{answer}");
+    }
 }
 
 #[test]

@@ -16,6 +16,7 @@ pub mod scenario;
 pub mod skill;
 pub mod skills;
 pub mod slips;
+pub mod solve;
 pub mod typed;
 pub mod verdict;
 pub mod words;

@@ -1,11 +1,7 @@
 /** The keyboard for fingers: what a line of school mathematics needs, and nothing else. */
 import type { VirtualKeyboardKeycap, VirtualKeyboardLayout } from 'mathlive'
 
-const key = (latex: string, insert = latex, aside?: string): Partial<VirtualKeyboardKeycap> => ({
-  latex,
-  insert,
-  ...(aside ? { aside } : {}),
-})
+const key = (latex: string, insert = latex): Partial<VirtualKeyboardKeycap> => ({ latex, insert })
 
 const lines: VirtualKeyboardLayout = {
   label: '1 + x',
