@@ -148,6 +148,15 @@ impl Browser {
         .await;
     }
 
+    /// Waits until a dialog that has opened has put the cursor into its mathematics field by itself.
+    pub async fn led_into_maths(&self) {
+        self.until(
+            "document.getAnimations().every((a) => a.playState !== 'running') \
+             && document.activeElement && document.activeElement.tagName === 'MATH-FIELD'",
+        )
+        .await;
+    }
+
     /// Types keys where the cursor is.
     pub async fn keys(&self, keys: &str) {
         // The pointer's part of the chain would wait a quarter of a second for each key.

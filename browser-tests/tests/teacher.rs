@@ -57,7 +57,7 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
 
     // A worked example from a typed problem; a wrong one first.
     browser.press("Add a worked example").await;
-    browser.into_maths("Problem").await;
+    browser.led_into_maths().await;
     browser.keys("3(2x").await;
     browser.press("Work it out").await;
     browser.see_text("This “(” is never closed.").await;

@@ -46,13 +46,19 @@ function isPlaceholder(mf: MathfieldElement): boolean {
   return mf.getValue(mf.selection, 'latex').startsWith('\\placeholder')
 }
 
+/** The field tells of its changes a moment later; a quick enter must not be ahead of the last sign. */
+function enter(mf: MathfieldElement): void {
+  latex.value = mf.value
+  emit('enter')
+}
+
 function onKey(event: KeyboardEvent): void {
   const mf = field.value
   if (!mf || event.isComposing || !event.isTrusted) return
   if (event.key === 'Enter') {
     event.preventDefault()
     event.stopImmediatePropagation()
-    emit('enter')
+    enter(mf)
   } else if (event.key === 'Backspace') {
     if (mf.value === '') emit('emptyBackspace')
     flow.takenBack()
@@ -98,7 +104,7 @@ onMounted(() => {
   mf.addEventListener('paste', onPaste, { capture: true })
   // The return key of the finger keyboard comes as a line break, not as a key.
   mf.addEventListener('beforeinput', (event) => {
-    if (event.inputType === 'insertLineBreak') emit('enter')
+    if (event.inputType === 'insertLineBreak') enter(mf)
   })
   mf.addEventListener('pointerdown', () => flow.forget())
 })
