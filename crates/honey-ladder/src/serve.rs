@@ -5,6 +5,7 @@ use std::io::ErrorKind;
 use std::net::{IpAddr, Ipv4Addr, SocketAddr};
 use std::path::PathBuf;
 use tokio::net::TcpListener;
+use tokio::signal::unix::{Signal, SignalKind, signal};
 use tracing_subscriber::EnvFilter;
 
 const FIRST_PORT: u16 = 8080;
@@ -53,6 +54,7 @@ async fn serve(options: &Options) -> Result<(), String> {
         .await
         .map_err(|error| format!("the demo world could not be loaded: {error}."))?;
     let address = listener.local_addr().map_err(|error| error.to_string())?;
+    let stop = Stop::listen().map_err(|error| error.to_string())?;
     println!("Honey Ladder is at http://{address}");
     if demo::is_there(&db).await {
         println!("Demo sign-in: {} with password {}", demo::SIGN_IN, demo::PASSWORD);
@@ -60,7 +62,7 @@ async fn serve(options: &Options) -> Result<(), String> {
     println!("Stop it with Ctrl-C.");
     let sweeping = tokio::spawn(sweep(db.clone()));
     let router = server::router(server::App::new(db), &options.web);
-    let served = axum::serve(listener, router).with_graceful_shutdown(stopped()).await;
+    let served = axum::serve(listener, router).with_graceful_shutdown(stop.told()).await;
     sweeping.abort();
     served.map_err(|error| error.to_string())
 }
@@ -97,18 +99,22 @@ async fn sweep(db: store::Db) {
     }
 }
 
-async fn stopped() {
-    let interrupt = tokio::signal::ctrl_c();
-    let terminate = tokio::signal::unix::signal(tokio::signal::unix::SignalKind::terminate());
-    match terminate {
-        Ok(mut terminate) => {
-            tokio::select! {
-                _ = interrupt => {}
-                _ = terminate.recv() => {}
-            }
-        }
-        Err(_) => {
-            let _ = interrupt.await;
+/// What tells the program to stop. Made before it says that it serves: from then on it may be told.
+struct Stop {
+    interrupt: Signal,
+    terminate: Signal,
+}
+
+impl Stop {
+    fn listen() -> std::io::Result<Self> {
+        let interrupt = signal(SignalKind::interrupt())?;
+        Ok(Self { interrupt, terminate: signal(SignalKind::terminate())? })
+    }
+
+    async fn told(mut self) {
+        tokio::select! {
+            _ = self.interrupt.recv() => {}
+            _ = self.terminate.recv() => {}
         }
     }
 }
