@@ -8,6 +8,7 @@ use algebra::form::Form;
 use algebra::solve::Solution;
 use algebra::write::text;
 use algebra::{Counterexample, Line, StepVerdict, compare, judge_alone, read_line};
+use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
 use std::collections::BTreeMap;
 
@@ -121,16 +122,22 @@ impl CheckAnswer {
 /// Answers one line of the protocol, whatever it holds.
 #[must_use]
 pub fn answer_line(line: &str) -> CheckAnswer {
-    match serde_json::from_str::<CheckRequest>(line) {
+    match request(line) {
         Ok(request) => answer(&request),
-        Err(error) => {
-            let id = serde_json::from_str::<serde_json::Value>(line)
-                .ok()
-                .and_then(|value| value.get("id").cloned())
-                .unwrap_or_default();
+        Err((id, error)) => {
             CheckAnswer::unreadable(id, &format!("This is not a question as JSON: {error}."))
         }
     }
+}
+
+/// Reads one line of a protocol; when it is none, its id, as far as it has one, and what is wrong.
+pub(crate) fn request<T: DeserializeOwned>(
+    line: &str,
+) -> Result<T, (serde_json::Value, serde_json::Error)> {
+    serde_json::from_str(line).map_err(|error| {
+        let value = serde_json::from_str::<serde_json::Value>(line).unwrap_or_default();
+        (value.get("id").cloned().unwrap_or_default(), error)
+    })
 }
 
 /// Answers a question.

@@ -2,7 +2,7 @@
 //!
 //! So far: equations that `typed` can work. What it cannot work is said, never guessed.
 
-use crate::check::ErrorText;
+use crate::check::{ErrorText, request};
 use crate::desk::characters;
 use crate::typed::{self, NoWorking, TypedWorking};
 use crate::verdict::VerdictWord;
@@ -83,13 +83,9 @@ impl SolveAnswer {
 /// Answers one line of the protocol, whatever it holds.
 #[must_use]
 pub fn answer_line(line: &str) -> SolveAnswer {
-    match serde_json::from_str::<SolveRequest>(line) {
+    match request(line) {
         Ok(request) => answer(&request),
-        Err(error) => {
-            let id = serde_json::from_str::<serde_json::Value>(line)
-                .ok()
-                .and_then(|value| value.get("id").cloned())
-                .unwrap_or_default();
+        Err((id, error)) => {
             SolveAnswer::unreadable(id, &format!("This is not a task as JSON: {error}."))
         }
     }
