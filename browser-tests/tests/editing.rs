@@ -33,6 +33,9 @@ async fn slides_are_moved_added_taken_out_and_kept() {
     let moved = format!("{} | {} | {}", titles[1], titles[0], titles[2..].join(" | "));
     browser.until(&format!("{TITLES} === {}", serde_json::json!(moved))).await;
     browser.see_text("Not saved yet").await;
+    // What was proved goes along with its slide at once, before anything is saved.
+    let beside = "[...document.querySelectorAll('.rail.checked')].slice(0, 2).map((r) => r.innerText.trim()).join(' | ')";
+    assert_eq!(browser.ask(beside).await, "holds\n2 lines hold | Nothing to check");
     saved(&browser).await;
 
     browser.press("Add a slide").await;

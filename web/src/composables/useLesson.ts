@@ -12,7 +12,8 @@ const RETRY_MS = 4000
  */
 export function useLesson(id: number) {
   const lesson = ref<Lesson>()
-  const checked = ref<Checked[]>([])
+  /** What was proved, by the id of the slide: it goes along when a slide is moved. */
+  const checked = ref(new Map<number, Checked>())
   const minutesOver = ref(0)
   const failure = ref<Failure>()
   const state = ref<SaveState>('saved')
@@ -24,7 +25,7 @@ export function useLesson(id: number) {
 
   function take(view: LessonView, keepTyping: boolean): void {
     revision = view.revision
-    checked.value = view.checked
+    checked.value = new Map(view.lesson.slides.flatMap((slide, at) => (view.checked[at] ? [[slide.id, view.checked[at]]] : [])))
     minutesOver.value = view.minutes_over
     kept = JSON.stringify(view.lesson)
     if (!keepTyping) lesson.value = view.lesson

@@ -27,7 +27,7 @@ const rungs = computed(() => {
   return (lesson.value?.slides ?? []).map((slide, index, all) => {
     const from = clock
     clock += slide.minutes
-    return { slide, index, from, to: clock, first: all[index - 1]?.phase !== slide.phase }
+    return { slide, index, checked: checked.value.get(slide.id), from, to: clock, first: all[index - 1]?.phase !== slide.phase }
   })
 })
 
@@ -117,9 +117,9 @@ async function show(): Promise<void> {
             </div>
           </section>
           <div class="rail checked">
-            <template v-if="checked[rung.index]?.lines">
-              <verdict-mark :word="checked[rung.index]!.hold === checked[rung.index]!.lines ? 'holds' : 'cant_tell'" :size="30" bare />
-              <span>{{ words.lesson.lines(checked[rung.index]!.hold, checked[rung.index]!.lines) }}</span>
+            <template v-if="rung.checked?.lines">
+              <verdict-mark :word="rung.checked.hold === rung.checked.lines ? 'holds' : 'cant_tell'" :size="30" bare />
+              <span>{{ words.lesson.lines(rung.checked.hold, rung.checked.lines) }}</span>
             </template>
             <span v-else class="soft">{{ words.lesson.nothing }}</span>
           </div>
