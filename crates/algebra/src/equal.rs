@@ -1,16 +1,22 @@
 //! Are two expressions equal? Proved equal, proved different at a point, or left open.
 //!
-//! The order of proof: the same tree; the exact normal form (a difference of zero is a proof); exact
-//! values at points in the order 0, 1, -1, 2, -2, 1/2, ... (a difference that is not zero is a proof).
-//! Nothing here uses floating point.
+//! The order of proof: the same tree; the exact normal form (a difference of zero is a proof); a look in
+//! floating point for a place where they differ, which is then looked at exactly; the normal form over
+//! refined kernels; exact values at points in the order 0, 1, -1, 2, -2, 1/2, ... Floating point only
+//! chooses where to look.
 
+use crate::approximate;
+use crate::assume::Assumptions;
 use crate::budget::{self, Budget};
 use crate::expr::{Expr, ExprKind};
+use crate::line::{Line, Relation};
 use crate::normal::{
-    Assignment, Atom, KernelKind, Normaliser, NotNormal, Poly, Quotient, Univariate,
+    Atom, KernelKind, Knowledge, Needs, Normaliser, NotNormal, Quotient, Univariate, Values,
+    constant, is_zero_everywhere, refine,
 };
 use crate::number::{Rational, from_int};
-use num_traits::Signed;
+use crate::solve::{Solutions, sets};
+use num_traits::{Signed, ToPrimitive};
 
 /// What an exact comparison found, with its evidence.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -20,8 +26,10 @@ pub enum Verdict {
     Equal { provided: Vec<Condition> },
     /// Different at this point.
     Different(Counterexample),
-    /// There is no point at which both are defined.
+    /// There is no point at which both are defined, or only isolated ones.
     NeverDefined,
+    /// No proof within the limits, yet they agree at this many points.
+    Tested { points: usize },
     /// Not settled within the limits: never rounded to yes or no.
     Undecided,
 }
@@ -37,13 +45,17 @@ pub enum Condition {
     NotNegative(Expr),
     /// This must be positive.
     Positive(Expr),
+    /// This must be so: `x ≥ 2`, `-1 ≤ x ≤ 1`.
+    Holds(Line),
+    /// This must be a whole number that is not negative.
+    Whole(Expr),
 }
 
 /// A point that shows a difference, with what stands on each side there.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct Counterexample {
     /// The values of the letters; empty when there are none.
-    pub at: Assignment,
+    pub at: Values,
     /// The exact value of the left side, or the truth of the left line.
     pub left: Shown,
     /// The exact value of the right side, or the truth of the right line.
@@ -61,16 +73,19 @@ pub enum Shown {
 
 /// The first numbers tried: small and easy to check by hand.
 pub(crate) fn trial_numbers() -> impl Iterator<Item = Rational> {
-    let half = Rational::new(1.into(), 2.into());
+    let part = |n: i64, d: i64| Rational::new(n.into(), d.into());
     let first = [0, 1, -1, 2, -2].map(from_int).into_iter();
+    let halves = [part(1, 2), part(-1, 2)];
     let later = (3..=30).flat_map(|n| [from_int(n), from_int(-n)]);
-    first.chain([half.clone(), -half]).chain(later)
+    let parts = [(3, 2), (1, 3), (2, 3), (1, 4), (3, 4), (5, 2), (1, 10)];
+    let parts = parts.into_iter().flat_map(move |(n, d)| [part(n, d), part(-n, d)]);
+    first.chain(halves).chain(later).chain(parts).chain([100, -100, 1000].map(from_int))
 }
 
 /// Points for several letters: those with small entries first, each once.
-pub(crate) fn trial_points(letters: &[String]) -> Vec<Assignment> {
+pub(crate) fn trial_points(letters: &[String]) -> Vec<Values> {
     if letters.is_empty() {
-        return vec![Assignment::new()];
+        return vec![Values::new()];
     }
     let numbers: Vec<Rational> = trial_numbers().collect();
     let mut found = Vec::new();
@@ -79,7 +94,7 @@ pub(crate) fn trial_points(letters: &[String]) -> Vec<Assignment> {
         let mut indices = vec![0usize; letters.len()];
         loop {
             if indices.contains(&shell) {
-                let values = indices.iter().map(|&i| numbers[i].clone());
+                let values = indices.iter().map(|&i| Quotient::constant(numbers[i].clone()));
                 found.push(letters.iter().cloned().zip(values).collect());
                 if found.len() >= budget::POINTS {
                     return found;
@@ -102,122 +117,438 @@ pub(crate) fn trial_points(letters: &[String]) -> Vec<Assignment> {
 /// [`NotNormal::Undefined`] where it has no value; otherwise why the value is not known.
 pub(crate) fn value_at(
     expr: &Expr,
-    at: &Assignment,
+    at: &Values,
     budget: &mut Budget,
 ) -> Result<Quotient, NotNormal> {
-    let mut normaliser = Normaliser::new(at, budget);
-    let value = normaliser.build(expr)?;
-    let known = |needed: &Quotient| needed.as_constant().ok_or(NotNormal::NotCovered);
-    for needed in &normaliser.not_negative {
-        if known(needed)?.is_negative() {
-            return Err(NotNormal::Undefined);
-        }
-    }
-    for needed in &normaliser.positive {
-        if !known(needed)?.is_positive() {
-            return Err(NotNormal::Undefined);
-        }
-    }
-    Ok(value)
-}
-
-/// Whether `poly` is certainly not zero: its atoms have no relations that the normal form missed.
-pub(crate) fn is_surely_not_zero(poly: &Poly) -> bool {
-    let mut constants = 0;
-    let independent = poly.atoms().into_iter().all(|atom| match atom {
-        Atom::Symbol(_) => false,
-        Atom::Constant(_) => {
-            constants += 1;
-            true
-        }
-        Atom::Kernel(kernel) => kernel.kind == KernelKind::PrimeRoot,
-    });
-    !poly.is_zero() && independent && constants <= 1
+    // What a constant needs to have a value is looked at while it is built.
+    let value = Normaliser::new(at, budget).build(expr)?;
+    if value.is_constant() { Ok(value) } else { Err(NotNormal::NotCovered) }
 }
 
 /// Compares two expressions wherever both are defined.
 #[must_use]
 pub fn equal(left: &Expr, right: &Expr) -> Verdict {
+    equal_given(left, right, &Assumptions::default())
+}
+
+/// Compares two expressions wherever both are defined and the assumptions hold.
+#[must_use]
+pub fn equal_given(left: &Expr, right: &Expr, assumed: &Assumptions) -> Verdict {
     if left == right {
         return Verdict::Equal { provided: Vec::new() };
     }
     if let (ExprKind::Ratio(a), ExprKind::Ratio(b)) = (&left.kind, &right.kind)
         && (a.len() > 2 || b.len() > 2)
     {
-        return ratios(a, b);
+        return ratios(a, b, assumed);
     }
-    let mut budget = Budget::for_verdict();
-    let none = Assignment::new();
-    let mut forms = Normaliser::new(&none, &mut budget);
-    let built = forms.build(left).and_then(|l| Ok((l, forms.build(right)?)));
-    let needs = (forms.not_zero, forms.not_negative, forms.positive);
-    match built {
-        Err(NotNormal::Undefined) => return Verdict::NeverDefined,
-        Ok((l, r)) => {
-            if let Ok(difference) = l.minus(&r, &mut budget)
-                && difference.is_zero()
-            {
-                return proved(left, right, needs);
+    Comparison { left, right, assumed, letters: letters_of(&[left, right]) }.verdict()
+}
+
+/// One comparison of two expressions.
+struct Comparison<'a> {
+    left: &'a Expr,
+    right: &'a Expr,
+    assumed: &'a Assumptions,
+    letters: Vec<String>,
+}
+
+impl Comparison<'_> {
+    fn verdict(&self) -> Verdict {
+        let mut budget = Budget::for_verdict();
+        let none = Values::new();
+        let mut forms = Normaliser::new(&none, &mut budget);
+        let built = forms.build(self.left).and_then(|l| Ok((l, forms.build(self.right)?)));
+        let needs = forms.needs;
+        let difference = match built {
+            Err(NotNormal::Undefined) => return Verdict::NeverDefined,
+            Ok((l, r)) => l.minus(&r, &mut budget).ok(),
+            Err(NotNormal::Spent | NotNormal::NotCovered) => None,
+        };
+        if difference.as_ref().is_some_and(Quotient::is_zero) {
+            return self.proved(needs);
+        }
+        let points = self.points();
+        if let Some(found) = self.seen_apart(&points) {
+            return Verdict::Different(found);
+        }
+        if let Some(difference) = difference
+            && self.is_zero(&difference, &needs)
+        {
+            return self.proved(needs);
+        }
+        self.looked_at(&points, &needs)
+    }
+
+    /// The points that are tried, with their values in floating point.
+    fn points(&self) -> Vec<(Values, approximate::Point)> {
+        let mut budget = Budget::for_verdict();
+        let trial = trial_points(&self.letters).into_iter();
+        let admitted =
+            trial.filter(|at| self.assumed.is_empty() || self.assumed.admit(at, &mut budget));
+        admitted
+            .map(|at| {
+                let point =
+                    at.iter().map(|(letter, value)| (letter.clone(), near(value))).collect();
+                (at, point)
+            })
+            .collect()
+    }
+
+    /// The first point where floating point sees a difference that exact values confirm.
+    fn seen_apart(&self, points: &[(Values, approximate::Point)]) -> Option<Counterexample> {
+        let mut budget = Budget::for_verdict();
+        let mut tried = 0;
+        for (at, point) in points {
+            let (l, r) =
+                (approximate::value(self.left, point), approximate::value(self.right, point));
+            if approximate::are_apart(l, r) {
+                if let Look::Apart(found) = self.look(at, &mut budget) {
+                    return Some(found);
+                }
+                tried += 1;
+                if tried > 12 {
+                    break;
+                }
             }
         }
-        Err(NotNormal::Spent | NotNormal::NotCovered) => {}
+        None
     }
-    match counterexample(left, right) {
-        Some(found) => Verdict::Different(found),
-        None => Verdict::Undecided,
-    }
-}
 
-type Needs = (Vec<Quotient>, Vec<Quotient>, Vec<Quotient>);
-
-/// The normal forms agree: told with what is excluded, once there is a place where both are defined.
-fn proved(left: &Expr, right: &Expr, (not_zero, not_negative, positive): Needs) -> Verdict {
-    if !(not_negative.is_empty() && positive.is_empty()) {
-        let common = letters_of(&[left, right]);
-        let mut budget = Budget::for_verdict();
-        let mut defined = |at: &Assignment| {
-            value_at(left, at, &mut budget).is_ok() && value_at(right, at, &mut budget).is_ok()
+    /// What the exact values say at one point.
+    fn look(&self, at: &Values, budget: &mut Budget) -> Look {
+        let sides = (value_at(self.left, at, budget), value_at(self.right, at, budget));
+        let (l, r) = match sides {
+            (Ok(l), Ok(r)) => (l, r),
+            (Err(NotNormal::Undefined), _) | (_, Err(NotNormal::Undefined)) => {
+                return Look::Undefined;
+            }
+            _ => return Look::Unknown,
         };
-        let places = trial_points(&common).iter().filter(|at| defined(at)).take(2).count();
-        if places < 2.min(common.len() + 1) {
+        let sign = l.minus(&r, budget).ok().and_then(|d| constant::sign(&d, budget));
+        match sign {
+            Some(0) => Look::Same,
+            Some(_) => Look::Apart(Counterexample {
+                at: at.clone(),
+                left: Shown::Value(shortest(&l, self.left, at)),
+                right: Shown::Value(shortest(&r, self.right, at)),
+            }),
+            None => Look::Unknown,
+        }
+    }
+
+    fn is_zero(&self, difference: &Quotient, needs: &Needs) -> bool {
+        let mut budget = Budget::for_verdict();
+        let numerator = difference.numerator();
+        if is_zero_everywhere(numerator, &mut budget) {
+            return true;
+        }
+        let letters = self.letters.iter().cloned().collect();
+        let mut not_negative = self.assumed.not_negative(&letters, &mut budget);
+        not_negative.extend(needs.not_negative.iter().chain(&needs.positive).cloned());
+        let knowledge = Knowledge { not_negative };
+        let mut rest = numerator.clone();
+        // A second look refines what the first brought in, such as roots of new radicands.
+        for _ in 0..2 {
+            match refine(&rest, &knowledge, &mut budget) {
+                Ok(refined) if refined.is_zero() => return true,
+                Ok(refined) => {
+                    let next = refined.numerator().clone();
+                    if is_zero_everywhere(&next, &mut budget) {
+                        return true;
+                    }
+                    if next == rest {
+                        return false;
+                    }
+                    rest = next;
+                }
+                Err(_) => return false,
+            }
+        }
+        false
+    }
+
+    /// No difference was seen from afar and none was proved away: exact values at a number of points.
+    fn looked_at(&self, points: &[(Values, approximate::Point)], needs: &Needs) -> Verdict {
+        let mut budget = Budget::for_verdict();
+        let (mut agree, mut undefined, mut tried) = (0, 0, 0);
+        for (at, _) in points.iter().take(60) {
+            tried += 1;
+            match self.look(at, &mut budget) {
+                Look::Apart(found) => return Verdict::Different(found),
+                Look::Same => agree += 1,
+                Look::Unknown => {
+                    let sides = [self.left, self.right].map(|side| value_at(side, at, &mut budget));
+                    agree += usize::from(sides.iter().all(Result::is_ok));
+                }
+                Look::Undefined => undefined += 1,
+            }
+            if agree >= 12 {
+                break;
+            }
+        }
+        if agree > 0 {
+            return Verdict::Tested { points: agree };
+        }
+        if undefined == tried && self.is_never_defined(needs) {
+            return Verdict::NeverDefined;
+        }
+        Verdict::Undecided
+    }
+
+    /// The normal forms agree: told with what is excluded, once there is a place where both are defined.
+    fn proved(&self, needs: Needs) -> Verdict {
+        if !needs.is_rational() && !self.is_defined_somewhere(&needs) {
+            return if self.is_never_defined(&needs) {
+                Verdict::NeverDefined
+            } else {
+                Verdict::Undecided
+            };
+        }
+        if !needs.not_zero.iter().all(|needed| self.is_somewhere_not_zero(needed)) {
             return Verdict::Undecided;
         }
+        Verdict::Equal { provided: self.conditions(needs) }
     }
-    if !not_zero.iter().all(is_somewhere_not_zero) {
-        return Verdict::Undecided;
+
+    /// Whether there is a point inside the common domain, with room on every side.
+    fn is_defined_somewhere(&self, needs: &Needs) -> bool {
+        let mut budget = Budget::for_verdict();
+        let positive: Vec<Expr> =
+            needs.not_negative.iter().chain(&needs.positive).map(Quotient::to_expr).collect();
+        let whole: Vec<Expr> = needs.whole.iter().map(Quotient::to_expr).collect();
+        self.points().iter().any(|(at, point)| {
+            positive.iter().all(|expr| approximate::value(expr, point) > 0.0)
+                && positive.iter().all(|expr| {
+                    let value = value_at(expr, at, &mut budget);
+                    value.is_ok_and(|value| constant::sign(&value, &mut budget) == Some(1))
+                })
+                && whole.iter().all(|expr| {
+                    let value = value_at(expr, at, &mut budget).ok().and_then(|v| v.as_constant());
+                    value.is_some_and(|v| v.is_integer() && !v.is_negative())
+                })
+        })
     }
-    let mut provided = Vec::new();
-    let mut tell = |condition: Condition| {
-        if !provided.contains(&condition) {
-            provided.push(condition);
+
+    /// Whether the common domain is proved to be empty, or to have isolated points only.
+    fn is_never_defined(&self, needs: &Needs) -> bool {
+        let [letter] = &self.letters[..] else { return false };
+        let above = |value: &Quotient| Line::Relations {
+            sides: vec![value.to_expr(), Expr::int(0)],
+            relations: vec![Relation::Greater],
+        };
+        let all: Vec<Line> = needs.not_negative.iter().chain(&needs.positive).map(above).collect();
+        if all.is_empty() {
+            return false;
         }
-    };
-    for needed in not_zero {
-        exclusions(&needed).into_iter().for_each(&mut tell);
+        let inside = self.assumed.with(Line::AllOf(all), letter);
+        matches!(sets::solutions(&inside, letter), Ok(Solutions::Finite(_)))
     }
-    for needed in not_negative {
-        tell(Condition::NotNegative(needed.to_expr()));
+
+    /// Whether a denominator is proved not to vanish everywhere.
+    fn is_somewhere_not_zero(&self, needed: &Quotient) -> bool {
+        let free = |atom: &&Atom| matches!(atom, Atom::Symbol(_));
+        if needed.numerator().atoms().iter().all(free) {
+            return true;
+        }
+        let (expr, mut budget) = (needed.to_expr(), Budget::for_verdict());
+        self.points().iter().take(60).any(|(at, _)| {
+            let value = value_at(&expr, at, &mut budget);
+            value.is_ok_and(|v| constant::sign(&v, &mut budget).is_some_and(|s| s != 0))
+        })
     }
-    for needed in positive {
-        tell(Condition::Positive(needed.to_expr()));
+
+    /// What the verdict needs, each thing once, and nothing that follows from the rest or is assumed.
+    fn conditions(&self, needs: Needs) -> Vec<Condition> {
+        if needs.not_zero.is_empty() && needs.is_rational() {
+            return Vec::new();
+        }
+        let needs = simpler(needs);
+        if let [letter] = &self.letters[..]
+            && needs.whole.is_empty()
+            && let Some(found) = self.domain_of(letter, &needs)
+        {
+            return found;
+        }
+        let mut budget = Budget::for_verdict();
+        let letters = self.letters.iter().cloned().collect();
+        let assumed = self.assumed.not_negative(&letters, &mut budget);
+        let mut provided = Vec::new();
+        let mut tell = |condition: Condition| {
+            if !provided.contains(&condition) {
+                provided.push(condition);
+            }
+        };
+        let mut positive = needs.positive.clone();
+        if self.assumed.all_positive {
+            positive.extend(assumed.iter().cloned());
+        }
+        let mut not_negative = needs.not_negative.clone();
+        not_negative.extend(positive.iter().cloned());
+        not_negative.extend(assumed.iter().cloned());
+        let mut not_zero = needs.not_zero.clone();
+        not_zero.extend(positive.iter().cloned());
+        for needed in &needs.positive {
+            let known = self.assumed.all_positive && assumed.contains(needed);
+            if !known && !is_product_of(needed, &positive, true, &mut budget) {
+                tell(bound(needed, true));
+            }
+        }
+        for needed in &needs.not_negative {
+            let known = needs.positive.contains(needed) || assumed.contains(needed);
+            if !known && !is_product_of(needed, &not_negative, true, &mut budget) {
+                tell(bound(needed, false));
+            }
+        }
+        for needed in &needs.not_zero {
+            let known = positive.contains(needed);
+            if !known && !is_product_of(needed, &not_zero, false, &mut budget) {
+                exclusions(needed).into_iter().for_each(&mut tell);
+            }
+        }
+        for needed in &needs.whole {
+            tell(Condition::Whole(needed.to_expr()));
+        }
+        provided
     }
-    Verdict::Equal { provided }
+
+    /// The common domain of expressions in one letter, where its ends can be found: what is left of it
+    /// when the assumptions hold.
+    fn domain_of(&self, letter: &str, needs: &Needs) -> Option<Vec<Condition>> {
+        let relation = |value: &Quotient, relation| Line::Relations {
+            sides: vec![value.to_expr(), Expr::int(0)],
+            relations: vec![relation],
+        };
+        let all = [
+            (&needs.positive, Relation::Greater),
+            (&needs.not_negative, Relation::GreaterOrEqual),
+            (&needs.not_zero, Relation::NotEqual),
+        ];
+        let lines: Vec<Line> = all
+            .iter()
+            .flat_map(|(values, sign)| values.iter().map(|value| relation(value, *sign)))
+            .collect();
+        let always = Line::AllReals;
+        let assumed = self.assumed.with(always.clone(), letter);
+        let inside = self.assumed.with(Line::AllOf(lines), letter);
+        if self.assumed.whole.contains(letter) {
+            return None;
+        }
+        if assumed != always
+            && let Ok(None) = sets::differences(&assumed, &inside, letter, &Assumptions::default())
+        {
+            return Some(Vec::new());
+        }
+        let intervals = match sets::solutions(&inside, letter) {
+            Ok(Solutions::AllReals) => return Some(Vec::new()),
+            Ok(Solutions::Intervals(intervals)) => intervals,
+            _ => return None,
+        };
+        let (pieces, left_out) = crate::solve::interval::joined(&intervals);
+        let pieces: Vec<Line> = pieces.iter().filter_map(|piece| piece.to_line(letter)).collect();
+        let mut found: Vec<Condition> = match pieces.len() {
+            0 => Vec::new(),
+            1 => pieces.into_iter().map(Condition::Holds).collect(),
+            _ => vec![Condition::Holds(Line::AnyOf(pieces))],
+        };
+        for value in left_out {
+            let value = value.as_constant();
+            found.push(match value {
+                Some(value) => Condition::Not { letter: letter.to_owned(), value },
+                None => return None,
+            });
+        }
+        Some(found)
+    }
 }
 
-/// Whether a denominator is proved not to vanish everywhere: a polynomial in letters, π, e and square
-/// roots is not zero when its normal form is not; anything else must be seen not to be at some point.
-fn is_somewhere_not_zero(needed: &Quotient) -> bool {
-    let free = |atom: &&Atom| matches!(atom, Atom::Symbol(_));
-    let poly = needed.numerator();
-    if poly.atoms().iter().all(free) || is_surely_not_zero(poly) {
-        return true;
+/// The same needs with roots taken out: what is under a root that is not zero is not zero either, and is
+/// positive when it is not negative.
+fn simpler(mut needs: Needs) -> Needs {
+    for needed in &mut needs.not_zero {
+        let inside = needed.numerator().as_term().and_then(|(monomial, _)| {
+            let (atom, _) = monomial.iter().next().filter(|_| monomial.iter().len() == 1)?;
+            let kernel = atom.as_kernel()?;
+            matches!(kernel.kind, KernelKind::Root(_) | KernelKind::Absolute)
+                .then(|| kernel.arguments[0].clone())
+        });
+        if let Some(inside) = inside {
+            *needed = inside;
+        }
     }
-    let letters: Vec<String> = needed.symbols().into_iter().collect();
-    let (expr, mut budget) = (needed.to_expr(), Budget::for_verdict());
-    let points = trial_points(&letters);
-    points.iter().any(|at| {
-        value_at(&expr, at, &mut budget).is_ok_and(|value| is_surely_not_zero(value.numerator()))
-    })
+    let (strict, rest): (Vec<_>, Vec<_>) =
+        needs.not_negative.into_iter().partition(|value| needs.not_zero.contains(value));
+    needs.not_zero.retain(|value| !strict.contains(value));
+    needs.not_negative = rest;
+    needs.positive.extend(strict);
+    needs
+}
+
+/// What exact values say at one point.
+#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
+enum Look {
+    Same,
+    Apart(Counterexample),
+    Undefined,
+    Unknown,
+}
+
+/// A value as it is shown: worked out, or as it was typed where that is shorter, as in `log 45`.
+fn shortest(value: &Quotient, typed: &Expr, at: &Values) -> Expr {
+    let mut budget = Budget::for_verdict();
+    let value = value.cancelled(&mut budget).unwrap_or_else(|_| value.clone());
+    let worked = value.to_expr();
+    if value.as_constant().is_some() {
+        return worked;
+    }
+    let put = typed.map(&mut |part| match &part.kind {
+        ExprKind::Symbol(name) => at.get(name).map_or(part, Quotient::to_expr),
+        _ => part,
+    });
+    let length = |expr: &Expr| crate::write::text(expr).chars().count();
+    if 3 * length(&put) < 2 * length(&worked) { put } else { worked }
+}
+
+/// A constant in floating point, for looking only.
+pub(crate) fn near(value: &Quotient) -> f64 {
+    value
+        .as_constant()
+        .or_else(|| constant::enclose(value, 64).map(|inside| inside.low()))
+        .and_then(|value| value.to_f64())
+        .unwrap_or(f64::NAN)
+}
+
+/// Whether a value is a product of others that are known, each to any power, and of even powers too where
+/// only the sign matters.
+fn is_product_of(
+    needed: &Quotient,
+    known: &[Quotient],
+    only_sign: bool,
+    budget: &mut Budget,
+) -> bool {
+    let mut is_product = !only_sign || !needed.numerator().leading().is_negative();
+    for poly in [needed.numerator(), needed.denominator()] {
+        let Ok(factors) = crate::normal::factors(poly, budget) else { return false };
+        for (factor, exponent) in factors {
+            let one = Quotient::whole(factor);
+            let has_sign = only_sign && exponent % 2 == 0;
+            is_product &= has_sign || (one != *needed && known.contains(&one));
+        }
+    }
+    is_product
+}
+
+/// "This is positive", or not negative.
+fn bound(needed: &Quotient, strict: bool) -> Condition {
+    let expr = needed.to_expr();
+    match &expr.kind {
+        ExprKind::Symbol(_) => Condition::Holds(Line::Relations {
+            sides: vec![expr, Expr::int(0)],
+            relations: vec![if strict { Relation::Greater } else { Relation::GreaterOrEqual }],
+        }),
+        _ if strict => Condition::Positive(expr),
+        _ => Condition::NotNegative(expr),
+    }
 }
 
 /// "This is not zero", as values that a single letter may not have where those are rational.
@@ -235,7 +566,7 @@ pub(crate) fn exclusions(needed: &Quotient) -> Vec<Condition> {
             return roots.into_iter().map(not).collect();
         }
     }
-    if symbols.is_empty() && is_surely_not_zero(poly) {
+    if symbols.is_empty() {
         return Vec::new();
     }
     vec![Condition::NotZero(poly.to_expr())]
@@ -246,23 +577,8 @@ fn letters_of(parts: &[&Expr]) -> Vec<String> {
     all.into_iter().collect()
 }
 
-fn counterexample(left: &Expr, right: &Expr) -> Option<Counterexample> {
-    let letters = letters_of(&[left, right]);
-    let mut budget = Budget::for_verdict();
-    for at in trial_points(&letters) {
-        let Ok(l) = value_at(left, &at, &mut budget) else { continue };
-        let Ok(r) = value_at(right, &at, &mut budget) else { continue };
-        let Ok(difference) = l.minus(&r, &mut budget) else { continue };
-        if is_surely_not_zero(difference.numerator()) {
-            let (left, right) = (Shown::Value(l.to_expr()), Shown::Value(r.to_expr()));
-            return Some(Counterexample { at, left, right });
-        }
-    }
-    None
-}
-
 /// Ratios of three and more terms are equal when every term stands to the first in the same ratio.
-fn ratios(a: &[Expr], b: &[Expr]) -> Verdict {
+fn ratios(a: &[Expr], b: &[Expr], assumed: &Assumptions) -> Verdict {
     if a.len() != b.len() {
         return Verdict::Undecided;
     }
@@ -270,7 +586,7 @@ fn ratios(a: &[Expr], b: &[Expr]) -> Verdict {
     for (x, y) in a.iter().zip(b).skip(1) {
         let left = x.clone().times(b[0].clone());
         let right = y.clone().times(a[0].clone());
-        match equal(&left, &right) {
+        match equal_given(&left, &right, assumed) {
             Verdict::Equal { provided } => all.extend(provided),
             Verdict::Different(mut found) => {
                 let pair = |p: &Expr, q: &Expr| {

@@ -132,6 +132,12 @@ functions! {
     Arccos = "arccos",
     /// Inverse tangent.
     Arctan = "arctan",
+    /// Inverse secant, between 0 and π.
+    Arcsec = "arcsec",
+    /// Inverse cosecant.
+    Arccsc = "arccsc",
+    /// Inverse cotangent, between 0 and π.
+    Arccot = "arccot",
     /// Natural logarithm.
     Ln = "ln",
     /// Logarithm: of one argument to base 10, of two to the base that is the second.
@@ -144,6 +150,8 @@ functions! {
     Hcf = "hcf",
     /// Lowest common multiple of whole numbers.
     Lcm = "lcm",
+    /// How many ways to choose: `choose(8, 2)`.
+    Choose = "choose",
 }
 
 impl From<ExprKind> for Expr {
@@ -181,6 +189,14 @@ impl Expr {
             whole(value.numer()).over(whole(value.denom()))
         };
         if value.is_negative() { size.negative() } else { size }
+    }
+
+    /// A decimal as it is written, perhaps with a sign: `-2.50`. Zero for what is no decimal.
+    #[must_use]
+    pub fn decimal(text: &str) -> Self {
+        let size = Written::decimal(text.trim_start_matches('-'));
+        let size = size.map_or_else(|| Self::int(0), |w| ExprKind::Number(w).into());
+        if text.starts_with('-') { size.negative() } else { size }
     }
 
     /// `-self`
@@ -240,6 +256,37 @@ impl Expr {
                 parts.iter().collect()
             }
         }
+    }
+
+    /// The expression with every part replaced by what `change` makes of it, inner parts first. Spans stay.
+    #[must_use]
+    pub fn map(&self, change: &mut impl FnMut(Expr) -> Expr) -> Expr {
+        let mut go = |part: &Expr| Box::new(part.map(change));
+        let kind = match &self.kind {
+            ExprKind::Number(_) | ExprKind::Symbol(_) | ExprKind::Constant(_) => self.kind.clone(),
+            ExprKind::Negative(a) => ExprKind::Negative(go(a)),
+            ExprKind::Absolute(a) => ExprKind::Absolute(go(a)),
+            ExprKind::Percent(a) => ExprKind::Percent(go(a)),
+            ExprKind::Factorial(a) => ExprKind::Factorial(go(a)),
+            ExprKind::Degree(a) => ExprKind::Degree(go(a)),
+            ExprKind::PlusMinus { opposite, value } => {
+                ExprKind::PlusMinus { opposite: *opposite, value: go(value) }
+            }
+            ExprKind::Root { index, radicand } => {
+                ExprKind::Root { index: *index, radicand: go(radicand) }
+            }
+            ExprKind::Add(a, b) => ExprKind::Add(go(a), go(b)),
+            ExprKind::Subtract(a, b) => ExprKind::Subtract(go(a), go(b)),
+            ExprKind::Multiply(a, b) => ExprKind::Multiply(go(a), go(b)),
+            ExprKind::Divide(a, b) => ExprKind::Divide(go(a), go(b)),
+            ExprKind::Power(a, b) => ExprKind::Power(go(a), go(b)),
+            ExprKind::Ratio(parts) => ExprKind::Ratio(parts.iter().map(|p| *go(p)).collect()),
+            ExprKind::Call { function, arguments } => ExprKind::Call {
+                function: *function,
+                arguments: arguments.iter().map(|p| *go(p)).collect(),
+            },
+        };
+        change(Expr::at(kind, self.span))
     }
 
     /// Whether `test` holds for this part or any part inside it.

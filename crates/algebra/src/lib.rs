@@ -8,7 +8,11 @@
 //! Everything is exact. Every function that could grow without bound takes its limits from
 //! [`budget`]; reaching one is an ordinary answer, never a hang or a panic.
 
+mod approximate;
+pub mod assume;
+pub mod ball;
 pub mod budget;
+pub mod degrees;
 pub mod equal;
 pub mod expr;
 pub mod form;
@@ -16,13 +20,17 @@ pub mod line;
 pub mod normal;
 pub mod number;
 pub mod read;
+pub mod round;
 pub mod solve;
 pub mod step;
 pub mod write;
 
-pub use equal::{Condition, Counterexample, Verdict, equal};
+pub use assume::Assumptions;
+pub use equal::{Condition, Counterexample, Verdict, equal, equal_given};
 pub use expr::{Expr, ExprKind, Function, Span};
 pub use line::{Line, Relation};
 pub use number::{Rational, Written};
 pub use read::{Mend, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
-pub use step::{Role, StepVerdict, compare, judge_alone};
+pub use step::{
+    Role, Setting, StepVerdict, compare, compare_given, judge_alone, judge_alone_given,
+};

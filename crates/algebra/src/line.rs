@@ -37,6 +37,21 @@ impl Relation {
         }
     }
 
+    /// Whether it holds between two values whose difference has this sign; `None` for `≈`, which looks at
+    /// how its right side is written.
+    #[must_use]
+    pub const fn holds_for(self, sign: i8) -> Option<bool> {
+        Some(match self {
+            Self::Equal => sign == 0,
+            Self::NotEqual => sign != 0,
+            Self::Less => sign < 0,
+            Self::LessOrEqual => sign <= 0,
+            Self::Greater => sign > 0,
+            Self::GreaterOrEqual => sign >= 0,
+            Self::Approximate => return None,
+        })
+    }
+
     /// The relation read from right to left.
     #[must_use]
     pub const fn turned(self) -> Self {
@@ -86,6 +101,21 @@ impl Line {
                 _ => None,
             },
             _ => None,
+        }
+    }
+
+    /// The line with every expression replaced by what `change` makes of it.
+    #[must_use]
+    pub fn map(&self, change: &mut impl FnMut(&Expr) -> Expr) -> Self {
+        match self {
+            Self::Expression(expr) => Self::Expression(change(expr)),
+            Self::Relations { sides, relations } => Self::Relations {
+                sides: sides.iter().map(&mut *change).collect(),
+                relations: relations.clone(),
+            },
+            Self::AnyOf(lines) => Self::AnyOf(lines.iter().map(|line| line.map(change)).collect()),
+            Self::AllOf(lines) => Self::AllOf(lines.iter().map(|line| line.map(change)).collect()),
+            Self::NoSolution | Self::AllReals | Self::Sentence(_) => self.clone(),
         }
     }
 

@@ -7,12 +7,27 @@
 //! independence of fractional powers of integers", 1940); and one transcendental constant.
 //! What does not belong here: deciding what a difference means to a student (see `equal`, `step`).
 
+mod algebraic;
 mod build;
+mod circular;
+mod closed;
+pub mod constant;
+mod divide;
+mod factor;
+mod kernel;
 mod poly;
+mod powers;
 mod quotient;
+mod refine;
+mod roots;
 mod univariate;
 
-pub use build::{Assignment, Normaliser, NotNormal};
-pub use poly::{Atom, Kernel, KernelKind, Monomial, Poly};
+pub use algebraic::{constant as algebraic_constant, parts as algebraic_parts};
+pub use build::{Needs, Normaliser, NotNormal, Values};
+pub use divide::{exact_quotient, gcd};
+pub use factor::split as factors;
+pub use kernel::{Atom, Kernel, KernelKind, Monomial};
+pub use poly::Poly;
 pub use quotient::Quotient;
+pub use refine::{Knowledge, is_zero_everywhere, refine, substituted};
 pub use univariate::{Root, Univariate};

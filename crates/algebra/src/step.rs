@@ -1,13 +1,15 @@
 //! Two lines, and what the second does to the first.
 
+use crate::assume::{Assumptions, is_true};
 use crate::budget::Budget;
-use crate::equal::{Condition, Counterexample, Shown, Verdict, equal, exclusions};
+use crate::equal::{Condition, Counterexample, Shown, Verdict, equal_given, exclusions};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
-use crate::normal::{Assignment, Normaliser};
-use crate::number::{Notation, round_to_places};
-use crate::solve::cells::{Solutions, differences, solutions};
-use crate::solve::{Solution, literal, systems};
+use crate::normal::{Normaliser, Values};
+use crate::round::{Fit, fits};
+use crate::solve::{
+    Solution, Solutions, formulas as literal_formulas, literal, points, sets, several, systems,
+};
 
 /// What a line of a working is for. A line holds when it does what its role allows.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -50,7 +52,24 @@ impl Role {
     }
 }
 
-/// What one line does to another. Every verdict but `Undecided` is proved.
+/// What two lines are compared under.
+#[derive(Debug, Clone, Default, PartialEq, Eq)]
+pub struct Setting {
+    /// The letter that equations in several letters are compared for.
+    pub unknown: Option<String>,
+    /// What is assumed of the letters.
+    pub assumed: Assumptions,
+}
+
+impl Setting {
+    /// For the letter `unknown`, with nothing assumed.
+    #[must_use]
+    pub fn for_letter(unknown: Option<&str>) -> Self {
+        Self { unknown: unknown.map(str::to_owned), ..Self::default() }
+    }
+}
+
+/// What one line does to another. Every verdict but `Tested` and `Undecided` is proved.
 #[derive(Debug, Clone, PartialEq, Eq)]
 #[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
 pub enum StepVerdict {
@@ -58,6 +77,8 @@ pub enum StepVerdict {
     Equivalent { provided: Vec<Condition> },
     /// They do not, and this shows it.
     NotEquivalent(Difference),
+    /// No proof within the limits, yet they agree at this many points.
+    Tested { points: usize },
     /// Not settled within the limits.
     Undecided,
 }
@@ -103,6 +124,7 @@ fn of_values(verdict: Verdict) -> StepVerdict {
             ..Difference::default()
         }),
         Verdict::NeverDefined => different(Reason::NeverDefined),
+        Verdict::Tested { points } => StepVerdict::Tested { points },
         Verdict::Undecided => StepVerdict::Undecided,
     }
 }
@@ -111,51 +133,72 @@ fn of_values(verdict: Verdict) -> StepVerdict {
 /// for that letter; a line `h = ...` asks for that by itself.
 #[must_use]
 pub fn compare(from: &Line, to: &Line, unknown: Option<&str>) -> StepVerdict {
+    compare_given(from, to, &Setting::for_letter(unknown))
+}
+
+/// Compares a line with the line before it, as [`compare`], under assumptions.
+#[must_use]
+pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     if from == to && !matches!(to, Line::Sentence(_)) {
         return StepVerdict::Equivalent { provided: Vec::new() };
     }
     match (from, to) {
         (Line::Sentence(_), _) | (_, Line::Sentence(_)) => StepVerdict::Undecided,
-        (Line::Expression(a), Line::Expression(b)) => of_values(equal(a, b)),
+        (Line::Expression(a), Line::Expression(b)) => {
+            of_values(equal_given(a, b, &setting.assumed))
+        }
         (Line::Expression(start), Line::Relations { sides, relations }) => {
-            continued(start, sides, relations)
+            continued(start, sides, relations, setting)
         }
         (Line::Expression(_), _) | (_, Line::Expression(_)) => different(Reason::Shape),
         _ => match (without_signs(from), without_signs(to)) {
-            (Some(from), Some(to)) => relations(&from, &to, unknown),
+            (Some(from), Some(to)) => relations(&from, &to, setting),
             _ => StepVerdict::Undecided,
         },
     }
 }
 
 /// An expression, and below it `3(x + 4) = 3x + 12` or `≈ 10.4`: the chain is headed by it.
-fn continued(start: &Expr, sides: &[Expr], relations: &[Relation]) -> StepVerdict {
+fn continued(
+    start: &Expr,
+    sides: &[Expr],
+    relations: &[Relation],
+    setting: &Setting,
+) -> StepVerdict {
     if relations.iter().any(|r| !matches!(r, Relation::Equal | Relation::Approximate)) {
         return different(Reason::Shape);
     }
-    match of_values(equal(start, &sides[0])) {
+    match of_values(equal_given(start, &sides[0], &setting.assumed)) {
         StepVerdict::Equivalent { .. } => {
             let mut all = vec![start.clone()];
             all.extend_from_slice(sides);
             let mut joined = vec![Relation::Equal];
             joined.extend_from_slice(relations);
-            judge_alone(&Line::Relations { sides: all, relations: joined })
+            judge_alone_given(&Line::Relations { sides: all, relations: joined }, setting)
         }
         StepVerdict::NotEquivalent(_) => different(Reason::Shape),
-        StepVerdict::Undecided => StepVerdict::Undecided,
+        open => open,
     }
 }
 
 /// Judges one line by itself: each relation of a chain must join sides that fit.
 #[must_use]
 pub fn judge_alone(line: &Line) -> StepVerdict {
+    judge_alone_given(line, &Setting::default())
+}
+
+/// Judges one line by itself, as [`judge_alone`], under assumptions.
+#[must_use]
+pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
     match line {
-        Line::Expression(expr) => of_values(equal(expr, &expr.clone().times(Expr::int(1)))),
+        Line::Expression(expr) => {
+            of_values(equal_given(expr, &expr.clone().times(Expr::int(1)), &setting.assumed))
+        }
         Line::Relations { sides, relations } => {
             let mut all = Vec::new();
-            let mut open = false;
+            let mut open = None;
             for (index, (pair, relation)) in sides.windows(2).zip(relations).enumerate() {
-                match link(&pair[0], &pair[1], *relation) {
+                match link(&pair[0], &pair[1], *relation, setting) {
                     StepVerdict::Equivalent { provided } => all.extend(provided),
                     StepVerdict::NotEquivalent(mut found) => {
                         if sides.len() > 2 && found.reason == Reason::Values {
@@ -163,19 +206,18 @@ pub fn judge_alone(line: &Line) -> StepVerdict {
                         }
                         return StepVerdict::NotEquivalent(found);
                     }
-                    StepVerdict::Undecided => open = true,
+                    other => open = Some(other),
                 }
             }
-            if open { StepVerdict::Undecided } else { StepVerdict::Equivalent { provided: all } }
+            open.unwrap_or(StepVerdict::Equivalent { provided: all })
         }
-        Line::AllReals => StepVerdict::Undecided,
         _ => StepVerdict::Undecided,
     }
 }
 
-fn link(left: &Expr, right: &Expr, relation: Relation) -> StepVerdict {
+fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> StepVerdict {
     match relation {
-        Relation::Equal => of_values(equal(left, right)),
+        Relation::Equal => of_values(equal_given(left, right, &setting.assumed)),
         Relation::Approximate => rounded(left, right),
         _ => {
             let line = Line::Relations {
@@ -183,7 +225,7 @@ fn link(left: &Expr, right: &Expr, relation: Relation) -> StepVerdict {
                 relations: vec![relation],
             };
             match solitary_letter(&line.symbols().into_iter().collect::<Vec<_>>()) {
-                Some(letter) => in_one_letter(&Line::AllReals, &line, &letter),
+                Some(letter) => in_one_letter(&Line::AllReals, &line, &letter, setting),
                 None => StepVerdict::Undecided,
             }
         }
@@ -192,28 +234,12 @@ fn link(left: &Expr, right: &Expr, relation: Relation) -> StepVerdict {
 
 /// Whether `right`, as it is written, is `left` rounded.
 fn rounded(left: &Expr, right: &Expr) -> StepVerdict {
-    let (sign, number) = match &right.kind {
-        ExprKind::Negative(a) => (-1, a.as_ref()),
-        _ => (1, right),
-    };
-    let ExprKind::Number(written) = &number.kind else { return StepVerdict::Undecided };
-    let places = match written.notation() {
-        Notation::Decimal { places } => *places,
-        Notation::Whole => 0,
-        _ => return StepVerdict::Undecided,
-    };
-    let none = Assignment::new();
+    let none = Values::new();
     let mut budget = Budget::for_verdict();
     let value = Normaliser::new(&none, &mut budget).build(left);
-    match value.map(|value| value.as_constant()) {
-        Ok(Some(value)) => {
-            let told = written.value() * crate::number::from_int(sign);
-            if round_to_places(&value, places) == told {
-                StepVerdict::Equivalent { provided: Vec::new() }
-            } else {
-                different(Reason::Rounding)
-            }
-        }
+    match value.map(|value| fits(&value, right, &mut budget)) {
+        Ok(Fit::Rounds) => StepVerdict::Equivalent { provided: Vec::new() },
+        Ok(Fit::Misses) => different(Reason::Rounding),
         _ => StepVerdict::Undecided,
     }
 }
@@ -226,8 +252,8 @@ fn solitary_letter(letters: &[String]) -> Option<String> {
     }
 }
 
-fn in_one_letter(from: &Line, to: &Line, letter: &str) -> StepVerdict {
-    match differences(from, to, letter) {
+fn in_one_letter(from: &Line, to: &Line, letter: &str, setting: &Setting) -> StepVerdict {
+    match sets::differences(from, to, letter, &setting.assumed) {
         Ok(None) => StepVerdict::Equivalent { provided: excluded(from, letter) },
         Ok(Some(found)) => StepVerdict::NotEquivalent(Difference {
             lost: found.lost,
@@ -241,7 +267,7 @@ fn in_one_letter(from: &Line, to: &Line, letter: &str) -> StepVerdict {
 
 /// Values that the first line excludes, told when it holds denominators with the letter in them.
 fn excluded(line: &Line, letter: &str) -> Vec<Condition> {
-    let none = Assignment::new();
+    let none = Values::new();
     let mut budget = Budget::for_verdict();
     let mut forms = Normaliser::new(&none, &mut budget);
     for side in line.expressions() {
@@ -250,7 +276,7 @@ fn excluded(line: &Line, letter: &str) -> Vec<Condition> {
         }
     }
     let mut told = Vec::new();
-    for condition in forms.not_zero.iter().flat_map(exclusions) {
+    for condition in forms.needs.not_zero.iter().flat_map(exclusions) {
         let about_it = matches!(&condition, Condition::Not { letter: l, .. } if l == letter);
         if about_it && !told.contains(&condition) {
             told.push(condition);
@@ -259,46 +285,120 @@ fn excluded(line: &Line, letter: &str) -> Vec<Condition> {
     told
 }
 
-fn relations(from: &Line, to: &Line, unknown: Option<&str>) -> StepVerdict {
+/// The only letter of two lines. Letters that count whole numbers in the second line, as the `n` of
+/// `x = π/6 + 2πn`, are none.
+fn only_letter(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> Option<String> {
+    solitary_letter(letters).or_else(|| {
+        let own: Vec<String> = from.symbols().into_iter().collect();
+        let letter = setting.unknown.clone().or_else(|| solitary_letter(&own))?;
+        let counts = |other: &String| {
+            *other == letter
+                || (matches!(other.as_str(), "n" | "k" | "m")
+                    && !setting.assumed.lines.iter().any(|line| line.symbols().contains(other)))
+        };
+        let is_own = own.iter().all(|other| *other == letter || counts(other));
+        (is_own && !to.symbols().is_empty() && letters.iter().all(counts)).then_some(letter)
+    })
+}
+
+fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     let letters: Vec<String> = from.symbols().union(&to.symbols()).cloned().collect();
-    if let Some(letter) = solitary_letter(&letters) {
-        if let Some(verdict) = approximations(from, to, &letter) {
-            return verdict;
-        }
-        return in_one_letter(from, to, &letter);
-    }
-    if matches!(from, Line::AllOf(_)) || matches!(to, Line::AllOf(_)) {
+    let unknown = setting.unknown.as_deref();
+    if is_system(from) && letters.len() > 1 {
         return as_systems(from, to, &letters);
     }
-    let (Some((fl, fr)), Some((tl, tr))) = (from.as_equation(), to.as_equation()) else {
-        return StepVerdict::Undecided;
+    if let Some(letter) = only_letter(from, to, &letters, setting) {
+        if let Some(verdict) = approximations(from, to, &letter, setting) {
+            return verdict;
+        }
+        let verdict = in_one_letter(from, to, &letter, setting);
+        if verdict != StepVerdict::Undecided || letters.len() == 1 {
+            return verdict;
+        }
+    }
+    if is_system(from) || is_system(to) {
+        return as_systems(from, to, &letters);
+    }
+    if let (Some((fl, fr)), Some((tl, tr))) = (from.as_equation(), to.as_equation())
+        && let Some(verdict) = formulas((from, fl, fr), (to, tl, tr), &letters, setting)
+    {
+        return verdict;
+    }
+    if let Some(letter) = unknown.or(solved_letter(to).as_deref()) {
+        let found = literal_formulas::compare_for(from, to, letter, &setting.assumed);
+        if let Ok(found) = found {
+            return of_comparison(found);
+        }
+    }
+    several::compare(from, to, &letters, &setting.assumed)
+}
+
+/// The letter that a line gives the value of, alone on its left.
+fn solved_letter(line: &Line) -> Option<String> {
+    let line = match line {
+        Line::AnyOf(lines) => lines.first()?,
+        other => other,
     };
-    let mut budget = Budget::for_verdict();
-    let built = literal::Relation::of(fl, fr, &mut budget)
-        .and_then(|f| Ok((f, literal::Relation::of(tl, tr, &mut budget)?)));
-    let Ok((f, t)) = built else { return StepVerdict::Undecided };
-    let solved = match &tl.kind {
-        ExprKind::Symbol(name) if !tr.symbols().contains(name) && !tr.symbols().is_empty() => {
-            Some(name.as_str())
+    let (left, right) = line.as_equation()?;
+    match &left.kind {
+        ExprKind::Symbol(name)
+            if !right.symbols().contains(name) && !right.symbols().is_empty() =>
+        {
+            Some(name.clone())
         }
         _ => None,
-    };
-    let compared = match unknown.or(solved) {
-        Some(letter) => literal::compare_for(&f, &t, letter),
-        None => literal::compare_all((&f, from), (&t, to), &letters),
-    };
-    match compared {
-        Ok(literal::Comparison::Same(provided)) => StepVerdict::Equivalent { provided },
-        Ok(literal::Comparison::Different(found)) => StepVerdict::NotEquivalent(Difference {
+    }
+}
+
+fn is_system(line: &Line) -> bool {
+    match line {
+        Line::AllOf(lines) => lines.iter().all(|line| line.as_equation().is_some()),
+        Line::AnyOf(lines) => lines.iter().any(is_system),
+        _ => false,
+    }
+}
+
+fn of_comparison(found: literal::Comparison) -> StepVerdict {
+    match found {
+        literal::Comparison::Same(provided) => StepVerdict::Equivalent { provided },
+        literal::Comparison::Different(found) => StepVerdict::NotEquivalent(Difference {
             counterexample: Some(found),
             ..Difference::default()
         }),
-        _ => StepVerdict::Undecided,
+        literal::Comparison::Open => StepVerdict::Undecided,
+    }
+}
+
+/// Equations between quotients of polynomials in several letters; `None` when they are no such, or
+/// nothing is found.
+fn formulas(
+    (from, fl, fr): (&Line, &Expr, &Expr),
+    (to, tl, tr): (&Line, &Expr, &Expr),
+    letters: &[String],
+    setting: &Setting,
+) -> Option<StepVerdict> {
+    let mut budget = Budget::for_verdict();
+    let f = literal::Relation::of(fl, fr, &mut budget).ok()?;
+    let t = literal::Relation::of(tl, tr, &mut budget).ok()?;
+    let solved = solved_letter(to);
+    let compared = match setting.unknown.as_deref().or(solved.as_deref()) {
+        Some(letter) => literal::compare_for(&f, &t, letter),
+        None => literal::compare_all((&f, from), (&t, to), letters),
+    };
+    match compared.ok()? {
+        literal::Comparison::Open => None,
+        // The formulas were compared without what they divide by: the point is looked at in the lines.
+        literal::Comparison::Different(found)
+            if is_true(from, &found.at, &mut budget) == is_true(to, &found.at, &mut budget) =>
+        {
+            None
+        }
+        found => Some(of_comparison(found)),
     }
 }
 
 /// A line with `≈` after one with exact solutions: each is rounded as it is written.
-fn approximations(from: &Line, to: &Line, letter: &str) -> Option<StepVerdict> {
+fn approximations(from: &Line, to: &Line, letter: &str, setting: &Setting) -> Option<StepVerdict> {
     let parts = match to {
         Line::AnyOf(lines) => &lines[..],
         single => std::slice::from_ref(single),
@@ -313,26 +413,26 @@ fn approximations(from: &Line, to: &Line, letter: &str) -> Option<StepVerdict> {
             _ => return None,
         }
     }
-    let Ok(Solutions::Finite(values)) = solutions(from, letter) else {
+    let Ok(Solutions::Finite(values)) = sets::solutions_given(from, letter, &setting.assumed)
+    else {
         return Some(StepVerdict::Undecided);
     };
     if values.len() != told.len() {
         return Some(different(Reason::Rounding));
     }
-    let fits = |value: &Solution| {
-        // A decimal beside an interval could be rounded either way: that is left open.
-        let value = value.exact()?;
-        let mut open = false;
-        for right in &told {
-            match rounded(value, right) {
-                StepVerdict::Equivalent { .. } => return Some(true),
-                StepVerdict::Undecided => open = true,
-                StepVerdict::NotEquivalent(_) => {}
-            }
+    let mut budget = Budget::for_verdict();
+    let mut one = |value: &Solution| {
+        let found: Vec<Fit> =
+            told.iter().map(|right| fits(value.value(), right, &mut budget)).collect();
+        if found.contains(&Fit::Rounds) {
+            Some(true)
+        } else if found.contains(&Fit::Unknown) {
+            None
+        } else {
+            Some(false)
         }
-        if open { None } else { Some(false) }
     };
-    let found: Vec<Option<bool>> = values.iter().map(fits).collect();
+    let found: Vec<Option<bool>> = values.iter().map(&mut one).collect();
     Some(if found.contains(&Some(false)) {
         different(Reason::Rounding)
     } else if found.contains(&None) {
@@ -346,23 +446,34 @@ fn as_systems(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     let mut budget = Budget::for_verdict();
     let rows = systems::reduced(from, letters, &mut budget)
         .and_then(|f| Ok((f, systems::reduced(to, letters, &mut budget)?)));
-    match rows {
-        Ok((Some(f), Some(t))) if f == t => StepVerdict::Equivalent { provided: Vec::new() },
-        Ok((Some(f), Some(t))) => {
-            let point = systems::point_apart(&f, &t, letters);
-            match point {
-                Some((at, before)) => StepVerdict::NotEquivalent(Difference {
-                    counterexample: Some(Counterexample {
-                        at,
-                        left: Shown::Truth(before),
-                        right: Shown::Truth(!before),
-                    }),
-                    ..Difference::default()
-                }),
-                None => StepVerdict::Undecided,
+    let apart = match rows {
+        Ok((Some(f), Some(t))) if f == t => {
+            return StepVerdict::Equivalent { provided: Vec::new() };
+        }
+        Ok((Some(f), Some(t))) => systems::point_apart(&f, &t, letters),
+        _ => {
+            let before = points::points(from, letters, &mut budget);
+            let after = points::points(to, letters, &mut budget);
+            let (Some(before), Some(after)) = (before, after) else {
+                return StepVerdict::Undecided;
+            };
+            match points::difference(&before, &after, &mut budget) {
+                None => return StepVerdict::Undecided,
+                Some(None) => return StepVerdict::Equivalent { provided: Vec::new() },
+                Some(apart) => apart,
             }
         }
-        _ => StepVerdict::Undecided,
+    };
+    match apart {
+        Some((at, before)) => StepVerdict::NotEquivalent(Difference {
+            counterexample: Some(Counterexample {
+                at,
+                left: Shown::Truth(before),
+                right: Shown::Truth(!before),
+            }),
+            ..Difference::default()
+        }),
+        None => StepVerdict::Undecided,
     }
 }
 
@@ -389,25 +500,16 @@ fn without_signs(line: &Line) -> Option<Line> {
 }
 
 fn signed(expr: &Expr, upper: bool) -> Expr {
-    let go = |part: &Expr| Box::new(signed(part, upper));
-    let kind = match &expr.kind {
+    expr.map(&mut |part| match part.kind {
         ExprKind::PlusMinus { opposite, value } => {
-            let value = signed(value, upper);
-            return if *opposite == upper { value.negative() } else { value };
+            if opposite == upper {
+                value.negative()
+            } else {
+                *value
+            }
         }
-        ExprKind::Negative(a) => ExprKind::Negative(go(a)),
-        ExprKind::Add(a, b) => ExprKind::Add(go(a), go(b)),
-        ExprKind::Subtract(a, b) => ExprKind::Subtract(go(a), go(b)),
-        ExprKind::Multiply(a, b) => ExprKind::Multiply(go(a), go(b)),
-        ExprKind::Divide(a, b) => ExprKind::Divide(go(a), go(b)),
-        ExprKind::Power(a, b) => ExprKind::Power(go(a), go(b)),
-        ExprKind::Root { index, radicand } => {
-            ExprKind::Root { index: *index, radicand: go(radicand) }
-        }
-        ExprKind::Absolute(a) => ExprKind::Absolute(go(a)),
-        other => other.clone(),
-    };
-    Expr::at(kind, expr.span)
+        kind => Expr::at(kind, part.span),
+    })
 }
 
 #[cfg(test)]

@@ -3,6 +3,7 @@
 //! must differ at the very point that is shown. A false "equivalent" is the worst fault there is.
 
 use algebra::equal::{Condition, Shown};
+use algebra::normal::Values;
 use algebra::number::from_int;
 use algebra::solve::{Solution, Solutions, solutions};
 use algebra::{Expr, ExprKind, Line, Rational, StepVerdict, Verdict, compare, equal, read_line};
@@ -123,6 +124,28 @@ fn points(letters: &[&str]) -> Vec<Point> {
     found
 }
 
+/// Whether a line of relations is true at a point; `None` where a side is not defined.
+fn holds(line: &Line, at: &Point) -> Option<bool> {
+    match line {
+        Line::AnyOf(lines) => Some(lines.iter().any(|line| holds(line, at) == Some(true))),
+        Line::Relations { sides, relations } => {
+            let mut all = true;
+            for (pair, relation) in sides.windows(2).zip(relations) {
+                let apart = value(&pair[0], at)? - value(&pair[1], at)?;
+                let sign = i8::from(apart.is_positive()) - i8::from(apart.is_negative());
+                all &= relation.holds_for(sign) == Some(true);
+            }
+            Some(all)
+        }
+        _ => None,
+    }
+}
+
+/// A point whose values are all rational.
+fn rational(at: &Values) -> Point {
+    at.iter().map(|(l, v)| (l.clone(), v.as_constant().expect("a rational point"))).collect()
+}
+
 /// Whether every condition of a verdict holds at a point.
 fn is_within(conditions: &[Condition], at: &Point) -> bool {
     conditions.iter().all(|condition| match condition {
@@ -130,6 +153,8 @@ fn is_within(conditions: &[Condition], at: &Point) -> bool {
         Condition::NotZero(expr) => value(expr, at).is_none_or(|v| !v.is_zero()),
         Condition::NotNegative(expr) => value(expr, at).is_none_or(|v| !v.is_negative()),
         Condition::Positive(expr) => value(expr, at).is_none_or(|v| v.is_positive()),
+        Condition::Holds(line) => holds(line, at).unwrap_or(true),
+        Condition::Whole(expr) => value(expr, at).is_none_or(|v| v.is_integer()),
     })
 }
 
@@ -145,7 +170,8 @@ fn check_expressions(left: &Expr, right: &Expr, letters: &[&str]) -> Result<(), 
             }
         }
         Verdict::Different(found) => {
-            let (a, b) = (value(left, &found.at), value(right, &found.at));
+            let at = rational(&found.at);
+            let (a, b) = (value(left, &at), value(right, &at));
             prop_assert!(a.is_some() && b.is_some() && a != b, "{} at {:?}", shown(), found.at);
             let told = |side: &Shown| match side {
                 Shown::Value(expr) => value(expr, &Point::new()),
@@ -159,7 +185,7 @@ fn check_expressions(left: &Expr, right: &Expr, letters: &[&str]) -> Result<(), 
                 prop_assert!(!both, "{} is defined at {:?}", shown(), at);
             }
         }
-        Verdict::Undecided => {}
+        Verdict::Tested { .. } | Verdict::Undecided => {}
     }
     Ok(())
 }
@@ -191,11 +217,12 @@ fn check_equations(from: &Line, to: &Line) -> Result<(), TestCaseError> {
                 }
             }
             if let Some(example) = &found.counterexample {
-                let (a, b) = (truth(from, &example.at), truth(to, &example.at));
+                let at = rational(&example.at);
+                let (a, b) = (truth(from, &at), truth(to, &at));
                 prop_assert!(a.unwrap_or(false) != b.unwrap_or(false), "{}", shown());
             }
         }
-        StepVerdict::Undecided => {}
+        StepVerdict::Tested { .. } | StepVerdict::Undecided => {}
     }
     Ok(())
 }

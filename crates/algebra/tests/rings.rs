@@ -2,7 +2,7 @@
 //! are roots, numbers keep their value whatever their writing.
 
 use algebra::budget::Budget;
-use algebra::normal::{Assignment, Normaliser, Poly, Quotient, Univariate};
+use algebra::normal::{Normaliser, Poly, Quotient, Univariate, Values};
 use algebra::number::{
     decimal_places, exact_root, from_int, round_to_places, show, square_part, to_decimal_text,
 };
@@ -16,7 +16,7 @@ fn budget() -> Budget {
 
 fn quotient(text: &str) -> Quotient {
     let expr = read_expr(text).expect(text);
-    Normaliser::new(&Assignment::new(), &mut budget()).build(&expr).expect(text)
+    Normaliser::new(&Values::new(), &mut budget()).build(&expr).expect(text)
 }
 
 fn poly() -> impl Strategy<Value = Poly> {
@@ -28,7 +28,7 @@ fn poly() -> impl Strategy<Value = Poly> {
                 size.times(Expr::symbol("x").to_the(x + 1)).times(Expr::symbol("y").to_the(y + 1));
             sum = if coefficient < 0 { sum.minus(term) } else { sum.plus(term) };
         }
-        let built = Normaliser::new(&Assignment::new(), &mut budget()).build(&sum);
+        let built = Normaliser::new(&Values::new(), &mut budget()).build(&sum);
         built.expect("a polynomial").numerator().clone()
     })
 }

@@ -3,11 +3,15 @@
 use crate::desk::characters;
 use crate::words::condition;
 use crate::{moves, slips, words};
+use algebra::degrees::in_radians;
 use algebra::equal::Shown;
 use algebra::form::Form;
 use algebra::solve::Solution;
 use algebra::write::text;
-use algebra::{Counterexample, Line, StepVerdict, compare, judge_alone, read_line};
+use algebra::{
+    Assumptions, Counterexample, Line, ReadError, Setting, StepVerdict, compare_given,
+    judge_alone_given, read_line,
+};
 use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
 use std::collections::BTreeMap;
@@ -152,17 +156,35 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
     };
     let form = request.form.as_deref().and_then(Form::named);
     let form_ok = form.map(|form| form.fits(to.as_ref().unwrap_or(&from)));
-    // What is not covered yet is undecided: units, assumptions and degrees change what lines mean.
-    let degrees = request.angle.as_deref().is_some_and(|angle| angle != "rad");
-    if request.quantities || degrees || !request.assume.is_empty() {
+    let assumed = match Assumptions::read(request.assume.iter().map(String::as_str)) {
+        Ok(assumed) => assumed,
+        Err((text, error)) => {
+            let error = error.map_or_else(
+                || ErrorText {
+                    at: (0, text.chars().count()),
+                    says: format!("“{text}” is no assumption about a letter."),
+                    mend: None,
+                },
+                |error| unreadable(text, &error),
+            );
+            return CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") };
+        }
+    };
+    // What is not covered yet is undecided: units change what lines mean.
+    if request.quantities {
         return CheckAnswer { form_ok, ..CheckAnswer::new(id(), "undecided") };
     }
+    let (from, to) = match request.angle.as_deref() {
+        Some("deg") => (in_radians(&from), to.as_ref().map(in_radians)),
+        _ => (from, to),
+    };
+    let setting = Setting { unknown: request.unknown.clone(), assumed };
     let verdict = match &to {
-        Some(to) => compare(&from, to, request.unknown.as_deref()),
-        None => judge_alone(&from),
+        Some(to) => compare_given(&from, to, &setting),
+        None => judge_alone_given(&from, &setting),
     };
     let answer = match verdict {
-        StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
+        StepVerdict::Tested { .. } | StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
         StepVerdict::Equivalent { provided } => {
             let domain: Vec<_> = provided.iter().map(|c| plain(&condition(c))).collect();
             CheckAnswer {
@@ -183,11 +205,15 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
 }
 
 fn read(text: &str) -> Result<Line, ErrorText> {
-    read_line(text).map(|reading| reading.line).map_err(|error| ErrorText {
+    read_line(text).map(|reading| reading.line).map_err(|error| unreadable(text, &error))
+}
+
+fn unreadable(text: &str, error: &ReadError) -> ErrorText {
+    ErrorText {
         at: characters(text, error.span),
-        says: words::unreadable(&error),
+        says: words::unreadable(error),
         mend: error.mend.as_ref().and_then(|mend| mend.applied(text)),
-    })
+    }
 }
 
 fn slip(from: &Line, to: &Line) -> Option<SlipText> {
@@ -200,7 +226,7 @@ fn shown(example: &Counterexample) -> CounterexampleText {
         Shown::Truth(truth) => truth.to_string(),
     };
     CounterexampleText {
-        at: example.at.iter().map(|(l, v)| (l.clone(), algebra::number::show(v))).collect(),
+        at: example.at.iter().map(|(l, v)| (l.clone(), text(&v.to_expr()))).collect(),
         left: side(&example.left),
         right: side(&example.right),
     }

@@ -142,7 +142,7 @@ impl Task {
                 }
                 *above = Some(line);
             }
-            StepVerdict::Undecided => *above = Some(line),
+            StepVerdict::Tested { .. } | StepVerdict::Undecided => *above = Some(line),
         }
         judged
     }

@@ -3,7 +3,7 @@
 //! A move is recognised by what it does to the two sides, not by how the line is spelled.
 
 use crate::words::math;
-use algebra::normal::{Assignment, Normaliser, Quotient};
+use algebra::normal::{Normaliser, Quotient, Values};
 use algebra::solve::Proportion;
 use algebra::{Expr, Line, budget::Budget};
 
@@ -17,7 +17,7 @@ pub fn named(from: &Line, to: &Line) -> Option<String> {
 }
 
 fn form(expr: &Expr, budget: &mut Budget) -> Option<Quotient> {
-    Normaliser::new(&Assignment::new(), budget).build(expr).ok()
+    Normaliser::new(&Values::new(), budget).build(expr).ok()
 }
 
 fn rewritten(from: &Expr, to: &Expr) -> Option<&'static str> {

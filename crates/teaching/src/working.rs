@@ -135,6 +135,7 @@ fn word(verdict: &StepVerdict) -> VerdictWord {
     match verdict {
         StepVerdict::Equivalent { .. } => VerdictWord::Holds,
         StepVerdict::NotEquivalent(_) => VerdictWord::Breaks,
+        StepVerdict::Tested { .. } => VerdictWord::HoldsSoFar,
         StepVerdict::Undecided => VerdictWord::CantTell,
     }
 }

@@ -1,15 +1,15 @@
 //! From an expression to its normal form, with what must hold for it to have a value.
 
-use super::{Atom, Kernel, KernelKind, Poly, Quotient};
+use super::{Atom, KernelKind, Monomial, Poly, Quotient, constant};
 use crate::budget::{Budget, Spent};
 use crate::expr::{Constant, Expr, ExprKind, Function};
-use crate::number::{Rational, exact_root, from_int, square_part};
+use crate::number::{Rational, from_int};
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 use std::collections::BTreeMap;
 
 /// Exact values for some letters.
-pub type Assignment = BTreeMap<String, Rational>;
+pub type Values = BTreeMap<String, Quotient>;
 
 /// Why there is no normal form.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -18,7 +18,7 @@ pub enum NotNormal {
     Undefined,
     /// A limit was reached.
     Spent,
-    /// It holds something that the normal form does not cover yet.
+    /// It holds something that the normal form does not cover.
     NotCovered,
 }
 
@@ -28,24 +28,50 @@ impl From<Spent> for NotNormal {
     }
 }
 
-/// Builds normal forms at one assignment, and keeps what they need to have a value.
-pub struct Normaliser<'a> {
-    values: &'a Assignment,
-    budget: &'a mut Budget,
+/// What must hold for an expression to have a value.
+#[derive(Debug, Clone, Default, PartialEq, Eq)]
+pub struct Needs {
     /// Denominators, and bases of negative powers: none may be zero.
     pub not_zero: Vec<Quotient>,
     /// Radicands of even roots: none may be negative.
     pub not_negative: Vec<Quotient>,
     /// Arguments of logarithms and bases of powers: all positive.
     pub positive: Vec<Quotient>,
+    /// Arguments of factorials: whole numbers that are not negative.
+    pub whole: Vec<Quotient>,
 }
 
-type Built = Result<Quotient, NotNormal>;
+impl Needs {
+    /// Whether nothing is needed.
+    #[must_use]
+    pub fn is_empty(&self) -> bool {
+        self.not_zero.is_empty()
+            && self.not_negative.is_empty()
+            && self.positive.is_empty()
+            && self.whole.is_empty()
+    }
+
+    /// Whether only denominators must not be zero.
+    #[must_use]
+    pub fn is_rational(&self) -> bool {
+        self.not_negative.is_empty() && self.positive.is_empty() && self.whole.is_empty()
+    }
+}
+
+/// Builds normal forms with values put for some letters, and keeps what they need to have a value.
+pub struct Normaliser<'a> {
+    values: &'a Values,
+    pub(super) budget: &'a mut Budget,
+    /// What must hold for the forms built so far to have a value.
+    pub needs: Needs,
+}
+
+pub type Built = Result<Quotient, NotNormal>;
 
 impl<'a> Normaliser<'a> {
     /// A builder that puts `values` for their letters.
-    pub fn new(values: &'a Assignment, budget: &'a mut Budget) -> Self {
-        Self { values, budget, not_zero: vec![], not_negative: vec![], positive: vec![] }
+    pub fn new(values: &'a Values, budget: &'a mut Budget) -> Self {
+        Self { values, budget, needs: Needs::default() }
     }
 
     /// The normal form of `expr`.
@@ -57,8 +83,8 @@ impl<'a> Normaliser<'a> {
         match &expr.kind {
             ExprKind::Number(written) => Ok(Quotient::constant(written.value().clone())),
             ExprKind::Symbol(name) => Ok(match self.values.get(name) {
-                Some(value) => Quotient::constant(value.clone()),
-                None => Quotient::whole(Poly::atom(Atom::Symbol(name.clone()))),
+                Some(value) => value.clone(),
+                None => Quotient::whole(Poly::atom(Atom::symbol(name))),
             }),
             ExprKind::Constant(constant) => {
                 Ok(Quotient::whole(Poly::atom(Atom::Constant(*constant))))
@@ -78,12 +104,11 @@ impl<'a> Normaliser<'a> {
             }
             ExprKind::Divide(a, b) => {
                 let (a, b) = (self.build(a)?, self.build(b)?);
-                let below = self.reciprocal(b)?;
-                Ok(a.times(&below, self.budget)?)
+                self.divided(&a, b)
             }
             ExprKind::Power(base, exponent) => {
                 let (base, exponent) = (self.build(base)?, self.build(exponent)?);
-                self.power(base, exponent)
+                self.power(base, &exponent)
             }
             ExprKind::Root { index, radicand } => {
                 let inside = self.build(radicand)?;
@@ -91,39 +116,25 @@ impl<'a> Normaliser<'a> {
             }
             ExprKind::Absolute(a) => {
                 let inside = self.build(a)?;
-                if let Some(value) = inside.as_constant() {
-                    return Ok(Quotient::constant(value.abs()));
-                }
-                let turned = inside.numerator().leading().is_negative();
-                let inside = if turned { inside.negated() } else { inside };
-                Ok(kernel(KernelKind::Absolute, vec![inside]))
+                self.absolute(&inside)
             }
             ExprKind::Percent(a) => {
                 let hundredth = Quotient::constant(Rational::new(1.into(), 100.into()));
                 Ok(self.build(a)?.times(&hundredth, self.budget)?)
             }
             ExprKind::Degree(a) => {
-                let pi = Quotient::whole(Poly::atom(Atom::Constant(Constant::Pi)));
                 let part = Quotient::constant(Rational::new(1.into(), 180.into()));
-                let one = pi.times(&part, self.budget)?;
+                let one = pi().times(&part, self.budget)?;
                 Ok(self.build(a)?.times(&one, self.budget)?)
             }
             ExprKind::Factorial(a) => {
-                let inside = self.build(a)?.as_constant().ok_or(NotNormal::NotCovered)?;
-                if !inside.is_integer() || inside.is_negative() {
-                    return Err(NotNormal::Undefined);
-                }
-                let n = inside.to_integer().to_u32().filter(|&n| n <= 200);
-                let n = n.ok_or(NotNormal::Spent)?;
-                let product =
-                    (1..=n).fold(Rational::one(), |product, k| product * from_int(i64::from(k)));
-                Ok(Quotient::constant(product))
+                let inside = self.build(a)?;
+                self.factorial(inside)
             }
             ExprKind::Ratio(parts) => match &parts[..] {
                 [a, b] => {
                     let (a, b) = (self.build(a)?, self.build(b)?);
-                    let below = self.reciprocal(b)?;
-                    Ok(a.times(&below, self.budget)?)
+                    self.divided(&a, b)
                 }
                 _ => Err(NotNormal::NotCovered),
             },
@@ -136,145 +147,278 @@ impl<'a> Normaliser<'a> {
         }
     }
 
-    fn reciprocal(&mut self, below: Quotient) -> Built {
+    /// `e` to that power.
+    ///
+    /// # Errors
+    /// [`NotNormal`] says why it has no normal form; so do the others below.
+    pub fn e_to(&mut self, exponent: &Quotient) -> Built {
+        self.exp(exponent)
+    }
+
+    /// The natural logarithm.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn ln_of(&mut self, value: &Quotient) -> Built {
+        self.ln(value)
+    }
+
+    /// The real root of that index.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn root_of(&mut self, index: u32, radicand: &Quotient) -> Built {
+        self.root(index, radicand.clone())
+    }
+
+    /// The sine.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn sine_of(&mut self, angle: &Quotient) -> Built {
+        self.circular(Function::Sin, angle.clone())
+    }
+
+    /// The tangent.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn tangent_of(&mut self, angle: &Quotient) -> Built {
+        self.circular(Function::Tan, angle.clone())
+    }
+
+    /// The inverse sine.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn arcsin_of(&mut self, value: &Quotient) -> Built {
+        self.circular(Function::Arcsin, value.clone())
+    }
+
+    /// The inverse tangent.
+    ///
+    /// # Errors
+    /// As [`Normaliser::e_to`].
+    pub fn arctan_of(&mut self, value: &Quotient) -> Built {
+        self.circular(Function::Arctan, value.clone())
+    }
+
+    /// `above / below`, where `below` may not be zero.
+    pub(super) fn divided(&mut self, above: &Quotient, below: Quotient) -> Built {
+        let below = self.reciprocal(below)?;
+        Ok(above.times(&below, self.budget)?)
+    }
+
+    pub(super) fn reciprocal(&mut self, below: Quotient) -> Built {
         let found = below.reciprocal().ok_or(NotNormal::Undefined)?;
         if below.as_constant().is_none() {
-            self.not_zero.push(below);
+            if below.is_constant() {
+                match constant::sign(&below, self.budget) {
+                    Some(0) => return Err(NotNormal::Undefined),
+                    Some(_) => {}
+                    None => return Err(NotNormal::NotCovered),
+                }
+            } else if !is_surely_positive(&below) {
+                self.needs.not_zero.push(below);
+            }
         }
         Ok(found)
     }
 
-    fn power(&mut self, base: Quotient, exponent: Quotient) -> Built {
-        let Some(exponent) = exponent.as_constant() else {
-            match base.as_constant() {
-                Some(value) if !value.is_positive() => return Err(NotNormal::NotCovered),
-                Some(_) => {}
-                None if base == euler() => {}
-                None => self.positive.push(base.clone()),
-            }
-            return Ok(kernel(KernelKind::Power, vec![base, exponent]));
-        };
-        let size = exponent.abs();
-        let times = size.numer().to_u32().ok_or(NotNormal::Spent)?;
-        let base = if exponent.is_integer() {
-            base
+    /// Notes that `value` must be positive; a constant is looked at at once.
+    pub(super) fn must_be_positive(&mut self, value: &Quotient) -> Result<(), NotNormal> {
+        if value.is_constant() {
+            return match constant::sign(value, self.budget) {
+                Some(1) => Ok(()),
+                Some(_) => Err(NotNormal::Undefined),
+                None => Err(NotNormal::NotCovered),
+            };
+        }
+        if is_surely_positive(value) || self.needs.positive.contains(value) {
+            return Ok(());
+        }
+        // x² is positive as soon as it is not zero.
+        if is_never_negative(value) {
+            self.needs.not_zero.push(value.clone());
         } else {
-            let index = size.denom().to_u32().filter(|&n| n <= 60).ok_or(NotNormal::Spent)?;
-            self.root(index, base)?
-        };
-        if exponent.is_zero() {
-            // 0^0 has no value.
-            self.reciprocal(base)?;
-            return Ok(Quotient::constant(Rational::one()));
+            self.needs.positive.push(value.clone());
         }
-        if base.as_constant().is_some_and(|value| {
-            let bits = value.numer().bits().max(value.denom().bits());
-            bits.saturating_mul(u64::from(times)) > crate::budget::BITS && bits > 1
-        }) {
-            return Err(NotNormal::Spent);
-        }
-        let raised = match base.as_constant() {
-            Some(value) => {
-                let value = if value.abs().is_one() && times.is_even() {
-                    Rational::one()
-                } else if value.is_zero() || value.abs().is_one() {
-                    value
-                } else {
-                    num_traits::Pow::pow(value, times)
-                };
-                Quotient::constant(value)
-            }
-            None => base.power(times, self.budget)?,
-        };
-        if exponent.is_negative() { self.reciprocal(raised) } else { Ok(raised) }
+        Ok(())
     }
 
-    fn root(&mut self, index: u32, inside: Quotient) -> Built {
+    /// Notes that `value` may not be negative; a constant is looked at at once.
+    pub(super) fn must_not_be_negative(&mut self, value: &Quotient) -> Result<(), NotNormal> {
+        if value.is_constant() {
+            return match constant::sign(value, self.budget) {
+                Some(0 | 1) => Ok(()),
+                Some(_) => Err(NotNormal::Undefined),
+                None => Err(NotNormal::NotCovered),
+            };
+        }
+        if !is_never_negative(value) && !self.needs.not_negative.contains(value) {
+            self.needs.not_negative.push(value.clone());
+        }
+        Ok(())
+    }
+
+    fn factorial(&mut self, inside: Quotient) -> Built {
         if let Some(value) = inside.as_constant() {
-            if value.is_negative() && index.is_even() {
+            if !value.is_integer() || value.is_negative() {
                 return Err(NotNormal::Undefined);
             }
-            if let Some(root) = exact_root(&value, index) {
-                return Ok(Quotient::constant(root));
-            }
-            if index == 2 {
-                return self.prime_roots(&value);
-            }
-        } else if index.is_even() {
-            self.not_negative.push(inside.clone());
+            let n = value.to_integer().to_u32().filter(|&n| n <= 200).ok_or(NotNormal::Spent)?;
+            let product =
+                (1..=n).fold(Rational::one(), |product, k| product * from_int(i64::from(k)));
+            return Ok(Quotient::constant(product));
         }
-        Ok(kernel(KernelKind::Root(index), vec![inside]))
-    }
-
-    /// `√(p/q) = √(pq)/q`, and `√n` as a whole number times square roots of distinct primes.
-    fn prime_roots(&mut self, value: &Rational) -> Built {
-        let below = value.denom();
-        let Some((outside, primes)) = square_part(&(value.numer() * below)) else {
-            return Ok(kernel(KernelKind::Root(2), vec![Quotient::constant(value.clone())]));
-        };
-        let mut found = Quotient::constant(Rational::new(outside, below.clone()));
-        for prime in primes {
-            let prime = Quotient::constant(Rational::from_integer(prime.into()));
-            found = found.times(&kernel(KernelKind::PrimeRoot, vec![prime]), self.budget)?;
+        // (n + k)! = (n + k)···(n + 1) · n!
+        let shift = inside.as_poly().and_then(|poly| {
+            let constant = poly.terms().find(|(m, _)| m.is_one()).map(|(_, c)| c.clone());
+            constant?.is_integer().then(|| constant_of(&poly))
+        });
+        self.needs.whole.push(inside.clone());
+        let shift =
+            shift.and_then(|c| c.to_integer().to_i64()).filter(|c| c.abs() <= 12).unwrap_or(0);
+        let base = inside.minus(&Quotient::constant(from_int(shift)), self.budget)?;
+        let mut product = kernel(KernelKind::Factorial, vec![base.clone()]);
+        for k in 1..=shift.abs() {
+            let step = if shift > 0 { k } else { 1 - k };
+            let factor = base.plus(&Quotient::constant(from_int(step)), self.budget)?;
+            product = if shift > 0 {
+                product.times(&factor, self.budget)?
+            } else {
+                product.times(&factor.reciprocal().ok_or(NotNormal::Undefined)?, self.budget)?
+            };
         }
-        Ok(found)
+        Ok(product)
     }
 
     fn call(&mut self, function: Function, arguments: Vec<Quotient>) -> Built {
-        let constants: Option<Vec<Rational>> =
-            arguments.iter().map(Quotient::as_constant).collect();
+        let first = arguments.first().cloned().ok_or(NotNormal::NotCovered)?;
         match function {
             Function::Hcf | Function::Lcm | Function::Max | Function::Min => {
-                let values = constants.ok_or(NotNormal::NotCovered)?;
-                let whole = values.iter().all(|v| v.is_integer() && !v.is_zero());
-                let join: fn(Rational, &Rational) -> Rational = match function {
-                    Function::Max => |a, b| a.max(b.clone()),
-                    Function::Min => |a, b| a.min(b.clone()),
-                    Function::Hcf => |a, b| Rational::from(a.to_integer().gcd(&b.to_integer())),
-                    _ => |a, b| Rational::from(a.to_integer().lcm(&b.to_integer())),
-                };
-                let is_whole_only = matches!(function, Function::Hcf | Function::Lcm);
-                if is_whole_only && !whole {
-                    return Err(NotNormal::NotCovered);
-                }
-                let mut rest = values.into_iter();
-                let first = rest.next().ok_or(NotNormal::NotCovered)?;
-                let first = if is_whole_only { first.abs() } else { first };
-                let rest: Vec<_> = rest.collect();
-                Ok(Quotient::constant(rest.iter().fold(first, join)))
+                self.of_whole_numbers(function, &arguments)
             }
-            Function::Ln | Function::Log => {
-                for argument in &arguments {
-                    match argument.as_constant() {
-                        Some(value) if !value.is_positive() => return Err(NotNormal::Undefined),
-                        Some(_) => {}
-                        None if *argument == euler() => {}
-                        None => self.positive.push(argument.clone()),
-                    }
-                }
-                if arguments[0].as_constant().is_some_and(|value| value.is_one()) {
-                    return Ok(Quotient::default());
-                }
-                Ok(kernel(KernelKind::Call(function), arguments))
+            Function::Choose => {
+                let [n, k] = &arguments[..] else { return Err(NotNormal::NotCovered) };
+                let rest = n.minus(k, self.budget)?;
+                let (above, below) = (self.factorial(n.clone())?, self.factorial(k.clone())?);
+                let below = below.times(&self.factorial(rest)?, self.budget)?;
+                self.divided(&above, below)
             }
-            Function::Arcsin | Function::Arccos
-                if arguments[0].as_constant().is_some_and(|value| value.abs() > from_int(1)) =>
-            {
-                Err(NotNormal::Undefined)
+            Function::Ln => self.ln(&first),
+            Function::Log => {
+                let above = self.ln(&first)?;
+                let base = arguments.get(1).cloned();
+                let base = base.unwrap_or_else(|| Quotient::constant(from_int(10)));
+                let below = self.ln(&base)?;
+                self.divided(&above, below)
             }
-            // Where these have no value is not worked out here, so nothing is said about them.
-            Function::Tan | Function::Sec | Function::Csc | Function::Cot => {
-                Err(NotNormal::NotCovered)
-            }
-            _ => Ok(kernel(KernelKind::Call(function), arguments)),
+            _ => self.circular(function, first),
+        }
+    }
+
+    fn of_whole_numbers(&mut self, function: Function, arguments: &[Quotient]) -> Built {
+        let values: Option<Vec<Rational>> = arguments.iter().map(Quotient::as_constant).collect();
+        let Some(values) = values else {
+            return self.largest(function, arguments);
+        };
+        let is_whole_only = matches!(function, Function::Hcf | Function::Lcm);
+        if is_whole_only && !values.iter().all(|v| v.is_integer() && !v.is_zero()) {
+            return Err(NotNormal::NotCovered);
+        }
+        let join: fn(Rational, &Rational) -> Rational = match function {
+            Function::Max => |a, b| a.max(b.clone()),
+            Function::Min => |a, b| a.min(b.clone()),
+            Function::Hcf => |a, b| Rational::from(a.to_integer().gcd(&b.to_integer())),
+            _ => |a, b| Rational::from(a.to_integer().lcm(&b.to_integer())),
+        };
+        let mut rest = values.into_iter();
+        let first = rest.next().ok_or(NotNormal::NotCovered)?;
+        let first = if is_whole_only { first.abs() } else { first };
+        Ok(Quotient::constant(rest.fold(first, |found, value| join(found, &value))))
+    }
+
+    /// `max(a, b) = (a + b + |a - b|) / 2`, and the smaller one likewise.
+    fn largest(&mut self, function: Function, arguments: &[Quotient]) -> Built {
+        if !matches!(function, Function::Max | Function::Min) {
+            return Err(NotNormal::NotCovered);
+        }
+        let mut rest = arguments.iter();
+        let mut found = rest.next().cloned().ok_or(NotNormal::NotCovered)?;
+        let half = Quotient::constant(Rational::new(1.into(), 2.into()));
+        for next in rest {
+            let apart = found.minus(next, self.budget)?;
+            let apart = self.absolute(&apart)?;
+            let sum = found.plus(next, self.budget)?;
+            let both = if function == Function::Max {
+                sum.plus(&apart, self.budget)?
+            } else {
+                sum.minus(&apart, self.budget)?
+            };
+            found = both.times(&half, self.budget)?;
+        }
+        Ok(found)
+    }
+}
+
+fn constant_of(poly: &Poly) -> Rational {
+    poly.terms().find(|(m, _)| m.is_one()).map_or_else(Rational::zero, |(_, c)| c.clone())
+}
+
+/// Sums of even powers and squares of kernels with a positive constant are positive everywhere.
+pub(super) fn is_surely_positive(value: &Quotient) -> bool {
+    is_positive_poly(value.numerator()) && is_positive_poly(value.denominator())
+}
+
+/// Sums of even powers and squares of kernels are nowhere negative.
+pub(super) fn is_never_negative(value: &Quotient) -> bool {
+    is_sum_of_squares(value.numerator()) && is_positive_poly(value.denominator())
+}
+
+fn is_sum_of_squares(poly: &Poly) -> bool {
+    poly.terms().all(|(monomial, coefficient)| {
+        coefficient.is_positive()
+            && monomial.iter().all(|(atom, exponent)| {
+                exponent.is_even() || is_positive_atom(atom) || is_not_negative_atom(atom)
+            })
+    })
+}
+
+fn is_positive_poly(poly: &Poly) -> bool {
+    let is_positive = |monomial: &Monomial| monomial.iter().all(|(atom, _)| is_positive_atom(atom));
+    is_sum_of_squares(poly) && poly.terms().any(|(monomial, _)| is_positive(monomial))
+}
+
+fn is_positive_atom(atom: &Atom) -> bool {
+    match atom {
+        Atom::Symbol(_) => false,
+        Atom::Constant(_) => true,
+        Atom::Kernel(kernel) => {
+            matches!(kernel.kind, KernelKind::PrimeRoot | KernelKind::Power | KernelKind::Factorial)
         }
     }
 }
 
-fn euler() -> Quotient {
+fn is_not_negative_atom(atom: &Atom) -> bool {
+    atom.as_kernel().is_some_and(|kernel| match kernel.kind {
+        KernelKind::Root(index) => index.is_even(),
+        KernelKind::Absolute => true,
+        _ => false,
+    })
+}
+
+/// Euler's number.
+pub(super) fn euler() -> Quotient {
     Quotient::whole(Poly::atom(Atom::Constant(Constant::Euler)))
 }
 
-fn kernel(kind: KernelKind, arguments: Vec<Quotient>) -> Quotient {
-    Quotient::whole(Poly::atom(Atom::Kernel(Box::new(Kernel { kind, arguments }))))
+/// π
+pub(super) fn pi() -> Quotient {
+    Quotient::whole(Poly::atom(Atom::Constant(Constant::Pi)))
+}
+
+/// A kernel as a quotient.
+pub(super) fn kernel(kind: KernelKind, arguments: Vec<Quotient>) -> Quotient {
+    Quotient::whole(Poly::atom(Atom::kernel(kind, arguments)))
 }

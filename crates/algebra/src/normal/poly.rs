@@ -1,49 +1,11 @@
 //! Polynomials in several atoms with rational coefficients.
 
-use super::Quotient;
+use super::{Atom, Monomial};
 use crate::budget::{self, Budget, Spent};
-use crate::expr::{Constant, Expr, Function};
+use crate::expr::Expr;
 use crate::number::{Rational, from_int, is_within_bits};
-use num_traits::{One, Zero};
+use num_traits::{One, Signed, Zero};
 use std::collections::{BTreeMap, BTreeSet};
-
-/// What a polynomial is a polynomial in.
-#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord)]
-pub enum Atom {
-    /// A letter.
-    Symbol(String),
-    /// π or e.
-    Constant(Constant),
-    /// A value that the four operations cannot reach.
-    Kernel(Box<Kernel>),
-}
-
-/// A function of arguments in normal form.
-#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord)]
-pub struct Kernel {
-    /// Which function.
-    pub kind: KernelKind,
-    /// Its arguments.
-    pub arguments: Vec<Quotient>,
-}
-
-/// The functions that kernels are made of.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
-pub enum KernelKind {
-    /// The square root of a prime number.
-    PrimeRoot,
-    /// A root of that index.
-    Root(u32),
-    /// Absolute value.
-    Absolute,
-    /// A power that is no whole number, or not known to be one.
-    Power,
-    /// A named function.
-    Call(Function),
-}
-
-/// Atoms with their exponents, all positive.
-pub type Monomial = BTreeMap<Atom, u32>;
 
 /// A sum of monomials with nonzero coefficients.
 #[derive(Debug, Clone, Default, PartialEq, Eq, PartialOrd, Ord)]
@@ -56,7 +18,7 @@ impl Poly {
     #[must_use]
     pub fn constant(value: Rational) -> Self {
         let mut found = Self::default();
-        found.add_term(Monomial::new(), value);
+        found.add_term(Monomial::default(), value);
         found
     }
 
@@ -70,7 +32,7 @@ impl Poly {
     #[must_use]
     pub fn atom(atom: Atom) -> Self {
         let mut found = Self::default();
-        found.add_term(Monomial::from([(atom, 1)]), Rational::one());
+        found.add_term(Monomial::atom(atom), Rational::one());
         found
     }
 
@@ -102,34 +64,61 @@ impl Poly {
     pub fn as_constant(&self) -> Option<Rational> {
         match self.terms.len() {
             0 => Some(Rational::zero()),
-            1 => self.terms.get(&Monomial::new()).cloned(),
+            1 => self.terms.get(&Monomial::default()).cloned(),
             _ => None,
         }
+    }
+
+    /// A single term.
+    #[must_use]
+    pub fn term(monomial: Monomial, coefficient: Rational) -> Self {
+        let mut found = Self::default();
+        found.add_term(monomial, coefficient);
+        found
+    }
+
+    /// The only term, when there is just one.
+    #[must_use]
+    pub fn as_term(&self) -> Option<(&Monomial, &Rational)> {
+        if self.terms.len() == 1 { self.terms.iter().next() } else { None }
+    }
+
+    /// The leading term, in the lexicographic order.
+    #[must_use]
+    pub fn leading_term(&self) -> Option<(&Monomial, &Rational)> {
+        self.terms.iter().next_back()
     }
 
     /// The atoms in it, not counting those inside kernels.
     #[must_use]
     pub fn atoms(&self) -> BTreeSet<&Atom> {
-        self.terms.keys().flat_map(BTreeMap::keys).collect()
+        self.terms.keys().flat_map(|m| m.iter().map(|(atom, _)| atom)).collect()
+    }
+
+    /// Whether no letter stands in it, not even inside a kernel.
+    #[must_use]
+    pub fn is_constant(&self) -> bool {
+        self.terms.keys().all(|m| m.iter().all(|(atom, _)| atom.is_constant()))
+    }
+
+    /// Whether `letter` stands anywhere in it.
+    #[must_use]
+    pub fn mentions(&self, letter: &str) -> bool {
+        self.terms.keys().any(|m| m.iter().any(|(atom, _)| atom.mentions(letter)))
+    }
+
+    /// Adds every letter in it, those inside kernels too.
+    pub fn collect_symbols(&self, found: &mut BTreeSet<String>) {
+        for (atom, _) in self.terms.keys().flat_map(Monomial::iter) {
+            atom.collect_symbols(found);
+        }
     }
 
     /// Every letter in it, those inside kernels too.
     #[must_use]
     pub fn symbols(&self) -> BTreeSet<String> {
         let mut found = BTreeSet::new();
-        for atom in self.atoms() {
-            match atom {
-                Atom::Symbol(name) => {
-                    found.insert(name.clone());
-                }
-                Atom::Constant(_) => {}
-                Atom::Kernel(kernel) => {
-                    for argument in &kernel.arguments {
-                        found.extend(argument.symbols());
-                    }
-                }
-            }
-        }
+        self.collect_symbols(&mut found);
         found
     }
 
@@ -179,43 +168,61 @@ impl Poly {
         self.scale(&-Rational::one())
     }
 
-    /// `self × other`, with `√p · √p = p` carried out.
+    /// `self × other`, with the relations of the atoms carried out: `√p · √p = p`.
     ///
     /// # Errors
     /// [`Spent`] when the budget does not reach.
     pub fn multiply(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
         budget.spend(4 * self.len() * other.len())?;
         let mut product = Self::default();
+        let mut to_reduce = Vec::new();
         for (left, a) in &self.terms {
             for (right, b) in &other.terms {
-                let mut monomial = left.clone();
-                let mut coefficient = a * b;
-                for (atom, exponent) in right {
-                    let total = monomial.get(atom).copied().unwrap_or(0) + exponent;
-                    if total > budget::EXPONENT * 4 {
+                let monomial = left.times(right);
+                let coefficient = a * b;
+                let mut reduces = false;
+                for (atom, exponent) in monomial.iter() {
+                    if *exponent > budget::EXPONENT * 4 {
                         return Err(Spent);
                     }
-                    match prime_under_root(atom) {
-                        Some(prime) if total >= 2 => {
-                            coefficient *= num_traits::Pow::pow(prime, total / 2);
-                            if total % 2 == 1 {
-                                monomial.insert(atom.clone(), 1);
-                            } else {
-                                monomial.remove(atom);
-                            }
-                        }
-                        _ => {
-                            monomial.insert(atom.clone(), total);
-                        }
-                    }
+                    reduces |= atom.reducible_from().is_some_and(|from| *exponent >= from);
                 }
-                product.add_term(monomial, coefficient);
+                if reduces {
+                    to_reduce.push((monomial, coefficient));
+                } else {
+                    product.add_term(monomial, coefficient);
+                }
             }
             if product.len() > budget::TERMS {
                 return Err(Spent);
             }
         }
+        for (monomial, coefficient) in to_reduce {
+            let reduced = reduced(&monomial, coefficient, budget)?;
+            for (monomial, coefficient) in reduced.terms {
+                product.add_term(monomial, coefficient);
+            }
+        }
         product.checked()
+    }
+
+    /// The square without a budget, for polynomials of few terms; `None` for longer ones.
+    #[must_use]
+    pub(super) fn squared_plainly(&self) -> Option<Self> {
+        if self.len() > 200 {
+            return None;
+        }
+        self.multiply(self, &mut Budget::for_verdict()).ok()
+    }
+
+    /// `self - other` without limits.
+    #[must_use]
+    pub(super) fn minus_plainly(&self, other: &Self) -> Self {
+        let mut difference = self.clone();
+        for (monomial, coefficient) in &other.terms {
+            difference.add_term(monomial.clone(), -coefficient);
+        }
+        difference
     }
 
     /// `self` to a whole power.
@@ -245,37 +252,40 @@ impl Poly {
         self.terms.values().next_back().cloned().unwrap_or_else(Rational::zero)
     }
 
-    /// Divides every monomial by the largest monomial that divides them all, and gives that one.
+    /// The largest monomial that divides every term.
     #[must_use]
     pub fn monomial_content(&self) -> Monomial {
         let mut monomials = self.terms.keys();
-        let Some(first) = monomials.next() else { return Monomial::new() };
-        let mut common = first.clone();
-        for monomial in monomials {
-            common.retain(|atom, exponent| {
-                let other = monomial.get(atom).copied().unwrap_or(0);
-                *exponent = other.min(*exponent);
-                *exponent > 0
+        let Some(first) = monomials.next() else { return Monomial::default() };
+        monomials.fold(first.clone(), |common, monomial| common.common(monomial))
+    }
+
+    /// The rational number that leaves whole coefficients without a common factor and a positive
+    /// leading coefficient when it is divided out; zero for the zero polynomial.
+    #[must_use]
+    pub fn number_content(&self) -> Rational {
+        use num_integer::Integer;
+        let mut values = self.terms.values();
+        let Some(first) = values.next() else { return Rational::zero() };
+        let (top, bottom) = values
+            .fold((first.numer().clone(), first.denom().clone()), |(top, bottom), c| {
+                (top.gcd(c.numer()), bottom.lcm(c.denom()))
             });
-        }
-        common
+        let size = Rational::new(top.abs(), bottom);
+        if self.leading().is_negative() { -size } else { size }
     }
 
     /// The polynomial with every monomial divided by `divisor`, which must divide them all.
     #[must_use]
     pub fn without(&self, divisor: &Monomial) -> Self {
+        if divisor.is_one() {
+            return self.clone();
+        }
         let mut found = Self::default();
         for (monomial, coefficient) in &self.terms {
-            let mut left = monomial.clone();
-            for (atom, exponent) in divisor {
-                let rest = left.get(atom).copied().unwrap_or(0).saturating_sub(*exponent);
-                if rest == 0 {
-                    left.remove(atom);
-                } else {
-                    left.insert(atom.clone(), rest);
-                }
+            if let Some(left) = monomial.over(divisor) {
+                found.add_term(left, coefficient.clone());
             }
-            found.add_term(left, coefficient.clone());
         }
         found
     }
@@ -286,7 +296,7 @@ impl Poly {
         let mut found: Vec<Self> = Vec::new();
         for (monomial, coefficient) in &self.terms {
             let mut rest = monomial.clone();
-            let exponent = rest.remove(letter).unwrap_or(0) as usize;
+            let exponent = rest.set(letter, 0) as usize;
             while found.len() <= exponent {
                 found.push(Self::default());
             }
@@ -295,18 +305,55 @@ impl Poly {
         found
     }
 
+    /// The terms sorted by the part of their monomials for which `test` holds: each such part with its
+    /// coefficient, a polynomial in the other atoms.
+    #[must_use]
+    pub fn grouped(&self, test: impl Fn(&Atom) -> bool) -> BTreeMap<Monomial, Self> {
+        let mut found: BTreeMap<Monomial, Self> = BTreeMap::new();
+        for (monomial, coefficient) in &self.terms {
+            let (part, rest) = monomial.partition(&test);
+            found.entry(part).or_default().add_term(rest, coefficient.clone());
+        }
+        found.retain(|_, coefficient| !coefficient.is_zero());
+        found
+    }
+
     /// As an expression, for showing: highest powers first, signs as operations.
     #[must_use]
     pub fn to_expr(&self) -> Expr {
+        // (1 + √5)/2, not 1/2 + √5/2.
+        if self.len() > 1 && self.is_constant() {
+            let below = Rational::from_integer(self.number_content().denom().clone());
+            if !below.is_one() {
+                return self.scale(&below).to_expr().over(Expr::rational(&below));
+            }
+        }
         let mut terms: Vec<_> = self.terms.iter().collect();
-        let degree = |monomial: &Monomial| monomial.values().sum::<u32>();
-        terms.sort_by(|a, b| degree(b.0).cmp(&degree(a.0)).then_with(|| b.0.cmp(a.0).reverse()));
+        terms.sort_by(|a, b| b.0.degree().cmp(&a.0.degree()).then_with(|| b.0.cmp(a.0)));
+        if self.is_constant() {
+            // Numbers come before roots: 1 + √2.
+            terms.sort_by_key(|(monomial, _)| !monomial.is_one());
+        }
+        // 1 - x², not -x² + 1.
+        if !self.is_constant()
+            && let Some(at) = terms.iter().position(|(_, c)| c.is_positive())
+        {
+            terms[..=at].rotate_right(1);
+        }
         let mut sum: Option<Expr> = None;
         for (monomial, coefficient) in terms {
             let negative = *coefficient < Rational::zero();
             let size = if negative { -coefficient } else { coefficient.clone() };
             let mut product: Option<Expr> = None;
-            for (atom, exponent) in monomial {
+            let mut under = Rational::one();
+            let mut roots = 0;
+            for (atom, exponent) in monomial.iter() {
+                // √2 · √5 is shown as √10.
+                if let Some(prime) = atom.prime_under_root() {
+                    under *= prime;
+                    roots += 1;
+                    continue;
+                }
                 let base = atom.to_expr();
                 let factor = if *exponent == 1 { base } else { base.to_the(*exponent) };
                 product = Some(match product {
@@ -314,10 +361,30 @@ impl Poly {
                     None => factor,
                 });
             }
+            if roots > 0 {
+                let radicand = Box::new(Expr::rational(&under));
+                let root: Expr = crate::expr::ExprKind::Root { index: 2, radicand }.into();
+                product = Some(match product {
+                    Some(before) => multiply_left(root, before),
+                    None => root,
+                });
+            }
             let term = match product {
                 None => Expr::rational(&size),
-                Some(letters) if size.is_one() => letters,
-                Some(letters) => multiply_left(Expr::rational(&size), letters),
+                // 5π/6, not 5/6 π.
+                Some(letters) => {
+                    let above = Rational::from_integer(size.numer().clone());
+                    let above = if above.is_one() {
+                        letters
+                    } else {
+                        multiply_left(Expr::rational(&above), letters)
+                    };
+                    if size.is_integer() {
+                        above
+                    } else {
+                        above.over(Expr::rational(&Rational::from_integer(size.denom().clone())))
+                    }
+                }
             };
             sum = Some(match (sum, negative) {
                 (None, false) => term,
@@ -338,49 +405,25 @@ fn multiply_left(factor: Expr, product: Expr) -> Expr {
     }
 }
 
-fn prime_under_root(atom: &Atom) -> Option<Rational> {
-    match atom {
-        Atom::Kernel(kernel) if kernel.kind == KernelKind::PrimeRoot => {
-            kernel.arguments.first()?.as_constant()
-        }
-        _ => None,
-    }
-}
-
-impl Atom {
-    /// As an expression, for showing.
-    #[must_use]
-    pub fn to_expr(&self) -> Expr {
-        use crate::expr::ExprKind;
-        match self {
-            Self::Symbol(name) => Expr::symbol(name),
-            Self::Constant(constant) => ExprKind::Constant(*constant).into(),
-            Self::Kernel(kernel) => {
-                let mut parts: Vec<_> = kernel.arguments.iter().map(Quotient::to_expr).collect();
-                match kernel.kind {
-                    KernelKind::Call(function) => {
-                        ExprKind::Call { function, arguments: parts }.into()
-                    }
-                    KernelKind::Power if parts.len() == 2 => {
-                        let exponent = parts.pop().map(Box::new);
-                        let base = parts.pop().map(Box::new);
-                        match (base, exponent) {
-                            (Some(base), Some(exponent)) => ExprKind::Power(base, exponent).into(),
-                            _ => Expr::int(0),
-                        }
-                    }
-                    _ => {
-                        let inside = Box::new(parts.pop().unwrap_or_else(|| Expr::int(0)));
-                        match kernel.kind {
-                            KernelKind::Absolute => ExprKind::Absolute(inside).into(),
-                            KernelKind::Root(index) => {
-                                ExprKind::Root { index, radicand: inside }.into()
-                            }
-                            _ => ExprKind::Root { index: 2, radicand: inside }.into(),
-                        }
-                    }
-                }
+/// One term with the relations of its atoms carried out.
+fn reduced(monomial: &Monomial, coefficient: Rational, budget: &mut Budget) -> Result<Poly, Spent> {
+    let mut rest = monomial.clone();
+    let mut coefficient = coefficient;
+    let mut factors = Vec::new();
+    for (atom, exponent) in monomial.iter() {
+        let Some(from) = atom.reducible_from().filter(|from| exponent >= from) else { continue };
+        rest.set(atom, exponent % from);
+        match atom.prime_under_root() {
+            Some(prime) => coefficient *= num_traits::Pow::pow(prime, exponent / from),
+            None => {
+                let (_, simpler) = atom.relation().ok_or(Spent)?;
+                factors.push(simpler.power(exponent / from, budget)?);
             }
         }
     }
+    let mut product = Poly::term(rest, coefficient);
+    for factor in factors {
+        product = product.multiply(&factor, budget)?;
+    }
+    product.checked()
 }

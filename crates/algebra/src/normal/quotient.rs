@@ -22,16 +22,9 @@ impl Quotient {
         if denominator.is_zero() {
             return None;
         }
-        let mut common = numerator.monomial_content();
-        let below = denominator.monomial_content();
-        common.retain(|atom, exponent| {
-            *exponent = (*exponent).min(below.get(atom).copied().unwrap_or(0));
-            *exponent > 0
-        });
+        let common = numerator.monomial_content().common(&denominator.monomial_content());
         let (mut numerator, mut denominator) = if numerator.is_zero() {
             (numerator, Poly::int(1))
-        } else if common.is_empty() {
-            (numerator, denominator)
         } else {
             (numerator.without(&common), denominator.without(&common))
         };
@@ -87,6 +80,45 @@ impl Quotient {
         found
     }
 
+    /// Whether no letter stands in it.
+    #[must_use]
+    pub fn is_constant(&self) -> bool {
+        self.numerator.is_constant() && self.denominator.is_constant()
+    }
+
+    /// Whether `letter` stands anywhere in it.
+    #[must_use]
+    pub fn mentions(&self, letter: &str) -> bool {
+        self.numerator.mentions(letter) || self.denominator.mentions(letter)
+    }
+
+    /// The numerator over the constant denominator, when nothing else stands below.
+    #[must_use]
+    pub fn as_poly(&self) -> Option<Poly> {
+        let below = self.denominator.as_constant()?;
+        Some(if below.is_one() {
+            self.numerator.clone()
+        } else {
+            self.numerator.scale(&below.recip())
+        })
+    }
+
+    /// The same in lowest terms.
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn cancelled(&self, budget: &mut Budget) -> Result<Self, Spent> {
+        if self.denominator.as_constant().is_some() {
+            return Ok(self.clone());
+        }
+        let common = super::divide::gcd(&self.numerator, &self.denominator, budget)?;
+        let over = |poly: &Poly, budget: &mut Budget| {
+            super::divide::exact_quotient(poly, &common, budget)?.ok_or(Spent)
+        };
+        let (above, below) = (over(&self.numerator, budget)?, over(&self.denominator, budget)?);
+        Self::new(above, below).ok_or(Spent)
+    }
+
     /// `self + other`
     ///
     /// # Errors
@@ -114,6 +146,13 @@ impl Quotient {
     #[must_use]
     pub fn negated(&self) -> Self {
         Self { numerator: self.numerator.negated(), denominator: self.denominator.clone() }
+    }
+
+    /// `self × n`
+    #[must_use]
+    pub fn scaled(&self, n: i64) -> Self {
+        let factor = crate::number::from_int(n);
+        Self { numerator: self.numerator.scale(&factor), denominator: self.denominator.clone() }
     }
 
     /// `self × other`

@@ -40,7 +40,7 @@ impl Univariate {
     /// `poly` as a polynomial in `letter`; `None` when anything else is in it.
     #[must_use]
     pub fn from_poly(poly: &Poly, letter: &str) -> Option<Self> {
-        let letter = Atom::Symbol(letter.to_owned());
+        let letter = Atom::symbol(letter);
         let by_power = poly.by_powers_of(&letter);
         if by_power.len() > budget::DEGREE + 1 {
             return None;
@@ -188,6 +188,47 @@ impl Univariate {
             return Ok(self.clone());
         }
         Ok(self.exact_quotient(&common, budget)?.unwrap_or_else(|| self.clone()))
+    }
+
+    /// Square-free polynomials without common roots, with the exponents whose product this is, up to a
+    /// rational factor (D. Y. Y. Yun, "On square-free decomposition algorithms", 1976).
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn square_free_parts(&self, budget: &mut Budget) -> Result<Vec<(Self, u32)>, Spent> {
+        let mut found = Vec::new();
+        if self.degree() == 0 {
+            return Ok(found);
+        }
+        let quotient =
+            |a: &Self, b: &Self, budget: &mut Budget| a.exact_quotient(b, budget)?.ok_or(Spent);
+        let mut common = self.gcd(&self.derivative(), budget)?;
+        let mut left = quotient(self, &common, budget)?;
+        let mut exponent = 1;
+        while left.degree() > 0 {
+            let next = left.gcd(&common, budget)?;
+            let part = quotient(&left, &next, budget)?;
+            if part.degree() > 0 {
+                found.push((part, exponent));
+            }
+            common = quotient(&common, &next, budget)?;
+            left = next;
+            exponent += 1;
+        }
+        Ok(found)
+    }
+
+    /// As a polynomial in the letter.
+    #[must_use]
+    pub fn to_poly(&self, letter: &str) -> Poly {
+        let atom = Atom::symbol(letter);
+        let mut sum = Poly::default();
+        for (power, coefficient) in self.coefficients.iter().enumerate() {
+            let mut monomial = super::Monomial::default();
+            monomial.set(&atom, u32::try_from(power).unwrap_or(u32::MAX));
+            sum = sum.minus_plainly(&Poly::term(monomial, -coefficient));
+        }
+        sum
     }
 
     /// The rational roots, by the rational root theorem on the whole-number polynomial; each once.

@@ -138,7 +138,10 @@ fn conditions(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Lin
     let lines =
         parts.into_iter().map(|part| relation(text, part, notes)).collect::<Result<Vec<_>, _>>()?;
     // "x = 3 and x = -2" says what the solutions are: each of them is one.
-    let letters: Vec<_> = lines.iter().map(solved_letter).collect();
+    let is_value =
+        |line: &Line| line.as_equation().is_some_and(|(_, right)| right.symbols().is_empty());
+    let letters: Vec<_> =
+        lines.iter().map(|line| solved_letter(line).filter(|_| is_value(line))).collect();
     let same = letters[0].is_some() && letters.iter().all(|letter| *letter == letters[0]);
     Ok(if same { Line::AnyOf(lines) } else { Line::AllOf(lines) })
 }

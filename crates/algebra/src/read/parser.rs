@@ -559,12 +559,34 @@ impl<'a> Parser<'a> {
     }
 
     /// A bare function takes the product that follows, up to `+`, `-`, `/`, another function.
+    fn is_function(&self, ahead: usize) -> bool {
+        self.peek_at(ahead).is_some_and(|token| matches!(token.kind, T::Function(_)))
+    }
+
+    fn bracket_holds_function(&self) -> bool {
+        let mut depth = 0usize;
+        for token in &self.tokens[self.at..] {
+            match token.kind {
+                T::Open(_) => depth += 1,
+                T::Close(_) => depth = depth.saturating_sub(1),
+                T::Function(_) => return true,
+                _ => {}
+            }
+            if depth == 0 {
+                return false;
+            }
+        }
+        false
+    }
+
     fn bare_argument(&mut self, function: &Token) -> Parsed {
         let mut inside = self.operand(function, PRODUCT + 1)?;
         while let Some(kind) = self.peek() {
             let goes_on = match kind {
-                T::Times => true,
+                T::Times => !self.is_function(1),
                 T::Function(_) => false,
+                // sin x (2 cos x - 1): a bracket that holds a function is another factor.
+                T::Open(_) => !self.bracket_holds_function(),
                 T::Bar => self.bars == 0,
                 other => begins_value(other),
             };

@@ -8,12 +8,14 @@
 
 use crate::budget::{Budget, Spent};
 use crate::equal::{Counterexample, Shown, trial_numbers};
-use crate::expr::{Expr, ExprKind};
+use crate::expr::Expr;
 use crate::line::{Line, Relation};
-use crate::normal::{Assignment, Normaliser, NotNormal, Root, Univariate};
-use crate::number::{Rational, from_int, square_part};
-use crate::solve::Solution;
-use num_traits::{One, Signed};
+use crate::normal::{Normaliser, NotNormal, Quotient, Root, Univariate, Values};
+use crate::number::{Rational, from_int};
+use crate::solve::interval::{Builder, Interval};
+use crate::solve::{Solution, real, zeros};
+use num_traits::One;
+use std::cmp::Ordering;
 
 /// Conditions on the signs of polynomials in one unknown.
 enum Formula {
@@ -37,8 +39,10 @@ pub enum Solutions {
     Finite(Vec<Solution>),
     /// Every real number.
     AllReals,
-    /// Infinitely many, but not all.
-    Infinite,
+    /// Infinitely many, but not all: these intervals, from left to right.
+    Intervals(Vec<Interval>),
+    /// Infinitely many that repeat themselves.
+    Repeating,
 }
 
 /// Where two lines in one unknown differ.
@@ -83,17 +87,17 @@ fn sign(
     if relation == Relation::Approximate {
         return Err(NotNormal::NotCovered);
     }
-    let none = Assignment::new();
+    let none = Values::new();
     let mut forms = Normaliser::new(&none, budget);
     let built = forms.build(left).and_then(|l| Ok((l, forms.build(right)?)));
     let (l, r) = match built {
         Err(NotNormal::Undefined) => return Ok(Formula::Always(false)),
         other => other?,
     };
-    if !(forms.not_negative.is_empty() && forms.positive.is_empty()) {
+    if !forms.needs.is_rational() {
         return Err(NotNormal::NotCovered);
     }
-    let needed = forms.not_zero;
+    let needed = forms.needs.not_zero;
     let difference = l.minus(&r, budget)?;
     let one = |poly| Univariate::from_poly(poly, letter).ok_or(NotNormal::NotCovered);
     let not_zero: Result<Vec<_>, _> = needed.iter().map(|q| one(q.numerator())).collect();
@@ -255,27 +259,43 @@ impl Formula {
 /// # Errors
 /// [`NotNormal`] when the line is not made of quotients of polynomials in that letter, or a limit was
 /// reached.
-pub fn solutions(line: &Line, letter: &str) -> Result<Solutions, NotNormal> {
+pub(crate) fn solutions(line: &Line, letter: &str) -> Result<Solutions, NotNormal> {
     let mut budget = Budget::for_verdict();
     let formula = formula(line, letter, &mut budget)?;
     let basis = Basis::of(&[&formula], &mut budget)?;
-    let (mut points, mut intervals, mut all) = (Vec::new(), 0, true);
+    let mut points = Vec::new();
+    let (mut truths, mut has_gap, mut all) = (Vec::new(), false, true);
     for cell in basis.cells(&mut budget)? {
         let truth = formula.holds(&basis, &cell, &mut budget)?;
         all &= truth;
+        has_gap |= truth && matches!(cell, Cell::Interval(_));
+        truths.push((cell, truth));
+    }
+    if all {
+        return Ok(Solutions::AllReals);
+    }
+    let mut set = Builder::default();
+    for (cell, truth) in truths {
         match cell {
-            Cell::Point(root, index) if truth => {
-                points.push(solution(&root, &basis.0[index], letter));
+            Cell::Interval(_) => set.gap(truth),
+            // Where there are no intervals, only the true points have to be written.
+            Cell::Point(..) if !truth && !has_gap => {}
+            Cell::Point(root, index) => {
+                let value = exact(&root, &basis.0[index], &mut budget)?;
+                set.point(&value, truth);
+                points.extend(truth.then_some(value));
             }
-            Cell::Interval(_) if truth => intervals += 1,
-            _ => {}
         }
     }
-    Ok(match (all, intervals) {
-        (true, _) => Solutions::AllReals,
-        (_, 0) => Solutions::Finite(points),
-        _ => Solutions::Infinite,
-    })
+    if has_gap {
+        return Ok(Solutions::Intervals(set.finish()));
+    }
+    points
+        .iter()
+        .map(Solution::of)
+        .collect::<Option<_>>()
+        .map(Solutions::Finite)
+        .ok_or(NotNormal::Spent)
 }
 
 /// Compares two lines in the one unknown `letter`. `None` when they have the same solutions.
@@ -302,7 +322,7 @@ pub(crate) fn differences(
         match &cell {
             Cell::Interval(_) => interval = interval.or(Some(cell)),
             Cell::Point(root, index) => {
-                let value = solution(root, &basis.0[*index], letter);
+                let value = solution(root, &basis.0[*index], &mut budget)?;
                 if before { found.lost.push(value) } else { found.gained.push(value) }
             }
         }
@@ -315,7 +335,7 @@ pub(crate) fn differences(
             let left = from.holds(&basis, &cell, &mut budget)?;
             let right = to.holds(&basis, &cell, &mut budget)?;
             if left != right {
-                let at = Assignment::from([(letter.to_owned(), value)]);
+                let at = Values::from([(letter.to_owned(), Quotient::constant(value))]);
                 let (left, right) = (Shown::Truth(left), Shown::Truth(right));
                 found.counterexample = Some(Counterexample { at, left, right });
                 break;
@@ -326,75 +346,21 @@ pub(crate) fn differences(
     Ok((!same).then_some(found))
 }
 
-/// A root written exactly where roots of whole numbers can say it; otherwise by its polynomial.
-fn solution(root: &Root, poly: &Univariate, letter: &str) -> Solution {
+/// A root, by roots of whole numbers where these say it.
+fn exact(root: &Root, poly: &Univariate, budget: &mut Budget) -> Result<Quotient, NotNormal> {
     let (low, high) = match root {
-        Root::Exact(value) => return Solution::Exact(Expr::rational(value)),
+        Root::Exact(value) => return Ok(Quotient::constant(value.clone())),
         Root::Between(low, high) => (low.clone(), high.clone()),
     };
-    let poly = without_rational_roots(poly);
-    if let [c, b, a] = poly.coefficients() {
-        let middle = -b / (a * from_int(2));
-        let under = b * b - from_int(4) * a * c;
-        let sign_is_plus = low >= middle || (&low + &high) / from_int(2) > middle;
-        let square = under / (from_int(4) * a * a);
-        return Solution::Exact(quadratic_surd(&middle, &square, sign_is_plus));
-    }
-    let mut narrow = root.clone();
-    let target = Rational::new(1.into(), 10_000_000.into());
-    for _ in 0..200 {
-        let (low, high) = narrow.bounds();
-        if high - low < target {
-            break;
-        }
-        narrow.refine(&poly);
-    }
-    let text = crate::number::to_decimal_text(narrow.bounds().0, 6);
-    let size = crate::number::Written::decimal(text.trim_start_matches('-'));
-    let size = size.map_or_else(|| Expr::int(0), |w| ExprKind::Number(w).into());
-    let decimal = if text.starts_with('-') { size.negative() } else { size };
-    Solution::Near { polynomial: poly.to_expr(letter), decimal }
+    let (low, high) = (Quotient::constant(low), Quotient::constant(high));
+    let all = zeros::rational_roots(poly, budget)?;
+    let inside = all.into_iter().find(|value| {
+        real::compare(&low, value, budget) == Some(Ordering::Less)
+            && real::compare(value, &high, budget) == Some(Ordering::Less)
+    });
+    inside.ok_or(NotNormal::Spent)
 }
 
-/// What is left of a polynomial when its rational roots are divided out.
-fn without_rational_roots(poly: &Univariate) -> Univariate {
-    let mut budget = Budget::for_verdict();
-    let mut left = poly.clone();
-    for root in poly.rational_roots().unwrap_or_default() {
-        let factor = Univariate::new(vec![-root, from_int(1)]);
-        match left.exact_quotient(&factor, &mut budget) {
-            Ok(Some(quotient)) => left = quotient,
-            _ => return poly.clone(),
-        }
-    }
-    left
-}
-
-/// `middle ± √square`, with square factors brought out.
-fn quadratic_surd(middle: &Rational, square: &Rational, plus: bool) -> Expr {
-    let below = square.denom().clone();
-    let product = square.numer() * &below;
-    let (outside, inside) = match square_part(&product) {
-        Some((outside, primes)) => {
-            let inside = primes.iter().fold(num_bigint::BigInt::one(), |n, &p| n * p);
-            (outside, inside)
-        }
-        None => (num_bigint::BigInt::one(), product),
-    };
-    let factor = Rational::new(outside, below);
-    let radicand = Expr::rational(&Rational::from_integer(inside));
-    let root: Expr = ExprKind::Root { index: 2, radicand: Box::new(radicand) }.into();
-    let top = Rational::from_integer(factor.numer().clone());
-    let mut surd = if top.is_one() { root } else { Expr::rational(&top).times(root) };
-    if !factor.denom().is_one() {
-        surd = surd.over(Expr::rational(&Rational::from_integer(factor.denom().clone())));
-    }
-    match (middle == &from_int(0), plus) {
-        (true, true) => surd,
-        (true, false) => surd.negative(),
-        (false, true) if middle.is_negative() || middle.is_positive() => {
-            Expr::rational(middle).plus(surd)
-        }
-        (false, _) => Expr::rational(middle).minus(surd),
-    }
+fn solution(root: &Root, poly: &Univariate, budget: &mut Budget) -> Result<Solution, NotNormal> {
+    Solution::of(&exact(root, poly, budget)?).ok_or(NotNormal::Spent)
 }

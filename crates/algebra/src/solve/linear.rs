@@ -7,7 +7,7 @@ use super::steps::{Rule, Step, Style, Unsolved};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
-use crate::normal::{Assignment, Normaliser, Univariate};
+use crate::normal::{Normaliser, Univariate, Values};
 use crate::number::Rational;
 use crate::step::Role;
 use num_bigint::BigInt;
@@ -245,11 +245,11 @@ fn terms(expr: &Expr, letter: &str) -> Result<Vec<Term>, Unsolved> {
 
 /// A part that is worked out as a whole: a number, or a product that comes out linear.
 fn leaf(expr: &Expr, letter: &str) -> Result<Vec<Term>, Unsolved> {
-    let none = Assignment::new();
+    let none = Values::new();
     let mut budget = Budget::for_verdict();
     let mut forms = Normaliser::new(&none, &mut budget);
     let value = forms.build(expr).map_err(|_| Unsolved::NotThisKind)?;
-    if !forms.not_zero.is_empty() || value.denominator().as_constant().is_none() {
+    if !forms.needs.not_zero.is_empty() || value.denominator().as_constant().is_none() {
         return Err(Unsolved::NotThisKind);
     }
     let poly = Univariate::from_poly(value.numerator(), letter).ok_or(Unsolved::NotThisKind)?;
@@ -271,7 +271,7 @@ fn number(expr: &Expr) -> Option<Rational> {
     if !expr.symbols().is_empty() {
         return None;
     }
-    let none = Assignment::new();
+    let none = Values::new();
     let mut budget = Budget::for_verdict();
     Normaliser::new(&none, &mut budget).build(expr).ok()?.as_constant()
 }

@@ -5,7 +5,7 @@ use crate::budget::{Budget, Spent};
 use crate::equal::{Condition, Counterexample, Shown, exclusions, trial_points, value_at};
 use crate::expr::Expr;
 use crate::line::Line;
-use crate::normal::{Assignment, Atom, Normaliser, NotNormal, Poly, Quotient};
+use crate::normal::{Atom, Normaliser, NotNormal, Poly, Quotient, Values};
 use num_traits::Zero;
 
 /// An equation as `poly = 0`, with what may not be zero.
@@ -18,13 +18,13 @@ impl Relation {
     /// # Errors
     /// [`NotNormal`] when it is no quotient of polynomials.
     pub fn of(left: &Expr, right: &Expr, budget: &mut Budget) -> Result<Self, NotNormal> {
-        let none = Assignment::new();
+        let none = Values::new();
         let mut forms = Normaliser::new(&none, budget);
         let (l, r) = (forms.build(left)?, forms.build(right)?);
-        if !(forms.not_negative.is_empty() && forms.positive.is_empty()) {
+        if !forms.needs.is_rational() {
             return Err(NotNormal::NotCovered);
         }
-        let not_zero = forms.not_zero;
+        let not_zero = forms.needs.not_zero;
         let difference = l.minus(&r, budget)?;
         let only_letters = |poly: &Poly| poly.atoms().iter().all(|a| matches!(a, Atom::Symbol(_)));
         let plain = not_zero.iter().all(|q| only_letters(q.numerator()));
@@ -36,7 +36,7 @@ impl Relation {
 
     /// The value of `letter` in terms of the others, and the coefficient that may not be zero.
     fn solved_for(&self, letter: &str) -> Option<(Quotient, Poly)> {
-        let by_power = self.poly.by_powers_of(&Atom::Symbol(letter.to_owned()));
+        let by_power = self.poly.by_powers_of(&Atom::symbol(letter));
         match &by_power[..] {
             [rest, factor] => {
                 Some((Quotient::new(rest.negated(), factor.clone())?, factor.clone()))
@@ -91,7 +91,7 @@ pub(crate) fn compare_for(
         if let (Some(b), Some(a)) = (b.as_constant(), a.as_constant())
             && a != b
         {
-            at.insert(letter.to_owned(), b);
+            at.insert(letter.to_owned(), Quotient::constant(b));
             let (left, right) = (Shown::Truth(true), Shown::Truth(false));
             return Ok(Comparison::Different(Counterexample { at, left, right }));
         }
@@ -120,7 +120,7 @@ pub(crate) fn compare_all(
         for relation in [from, to] {
             for value in roots_at(&relation.poly, &at, last, &mut budget) {
                 let mut at = at.clone();
-                at.insert(last.clone(), value);
+                at.insert(last.clone(), Quotient::constant(value));
                 let before = truth_at(from_line, &at, &mut budget);
                 let after = truth_at(to_line, &at, &mut budget);
                 if let (Some(before), Some(after)) = (before, after)
@@ -137,11 +137,11 @@ pub(crate) fn compare_all(
 
 fn roots_at(
     poly: &Poly,
-    at: &Assignment,
+    at: &Values,
     letter: &str,
     budget: &mut Budget,
 ) -> Vec<crate::number::Rational> {
-    let put = value_at(&poly.to_expr(), at, budget).ok();
+    let put = Normaliser::new(at, budget).build(&poly.to_expr()).ok();
     let one = put.and_then(|q| crate::normal::Univariate::from_poly(q.numerator(), letter));
     match one {
         Some(one) if one.is_zero() => crate::equal::trial_numbers().take(5).collect(),
@@ -151,7 +151,7 @@ fn roots_at(
 }
 
 /// Whether an equation is true at a point; `None` when that is not known.
-fn truth_at(line: &Line, at: &Assignment, budget: &mut Budget) -> Option<bool> {
+fn truth_at(line: &Line, at: &Values, budget: &mut Budget) -> Option<bool> {
     let (left, right) = line.as_equation()?;
     match (value_at(left, at, budget), value_at(right, at, budget)) {
         (Ok(l), Ok(r)) => Some((l.as_constant()? - r.as_constant()?).is_zero()),

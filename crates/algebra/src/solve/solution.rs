@@ -1,12 +1,21 @@
 //! One solution of a line in one unknown.
 
 use crate::expr::Expr;
+use crate::normal::{Atom, KernelKind, Quotient};
 use crate::number::Rational;
+use num_traits::One;
 
 /// A real number that makes a line true. It is always known exactly; only its writing differs.
 #[derive(Debug, Clone, PartialEq, Eq)]
-pub enum Solution {
-    /// Written with whole numbers, fractions and roots.
+pub struct Solution {
+    value: Quotient,
+    writing: Writing,
+}
+
+/// How a solution is written.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Writing {
+    /// With whole numbers, fractions, roots, and functions of these.
     Exact(Expr),
     /// The root of `polynomial` nearest to `decimal`: no roots of whole numbers that a school uses say it.
     /// The decimal has six places and is no solution itself.
@@ -19,30 +28,70 @@ pub enum Solution {
 }
 
 impl Solution {
-    /// Its exact writing, where there is one.
+    /// A constant as a solution; `None` for one that depends on an algebraic number which has no writing.
     #[must_use]
-    pub fn exact(&self) -> Option<&Expr> {
-        match self {
-            Self::Exact(expr) => Some(expr),
-            Self::Near { .. } => None,
-        }
+    pub fn of(value: &Quotient) -> Option<Self> {
+        let writing = match near(value) {
+            Some(near) => near,
+            None if holds_algebraic(value) => return None,
+            None => Writing::Exact(value.to_expr()),
+        };
+        Some(Self { value: value.clone(), writing })
+    }
+
+    /// The number itself.
+    #[must_use]
+    pub fn value(&self) -> &Quotient {
+        &self.value
+    }
+
+    /// How it is written.
+    #[must_use]
+    pub fn writing(&self) -> &Writing {
+        &self.writing
     }
 
     /// Its value, when it is rational.
     #[must_use]
     pub fn as_rational(&self) -> Option<Rational> {
-        self.exact()?.as_plain_number()
+        self.value.as_constant()
     }
 
     /// In plain mathematics; one that has no writing by roots is told by its polynomial.
     #[must_use]
     pub fn text(&self) -> String {
         let text = crate::write::text;
-        match self {
-            Self::Exact(expr) => text(expr),
-            Self::Near { polynomial, decimal } => {
+        match &self.writing {
+            Writing::Exact(expr) => text(expr),
+            Writing::Near { polynomial, decimal } => {
                 format!("the root of {} near {}", text(polynomial), text(decimal))
             }
         }
     }
+}
+
+/// An algebraic number that stands by itself.
+fn near(value: &Quotient) -> Option<Writing> {
+    let poly = value.as_poly()?;
+    let (monomial, _) = poly.as_term().filter(|(_, factor)| factor.is_one())?;
+    let (atom, _) = monomial.iter().next().filter(|_| monomial.degree() == 1)?;
+    let kernel = atom.as_kernel().filter(|kernel| kernel.kind == KernelKind::Algebraic)?;
+    let (mut root, polynomial) = crate::normal::algebraic_parts(kernel)?;
+    let target = Rational::new(1.into(), 10_000_000.into());
+    for _ in 0..200 {
+        let (low, high) = root.bounds();
+        if high - low < target {
+            break;
+        }
+        root.refine(&polynomial);
+    }
+    let decimal = Expr::decimal(&crate::number::to_decimal_text(root.bounds().0, 6));
+    Some(Writing::Near { polynomial: polynomial.to_expr("x"), decimal })
+}
+
+fn holds_algebraic(value: &Quotient) -> bool {
+    let atoms = value.numerator().atoms().into_iter().chain(value.denominator().atoms());
+    atoms.filter_map(Atom::as_kernel).any(|kernel| {
+        kernel.kind == KernelKind::Algebraic || kernel.arguments.iter().any(holds_algebraic)
+    })
 }

@@ -3,7 +3,7 @@
 
 use crate::budget::{Budget, Spent};
 use crate::line::Line;
-use crate::normal::{Assignment, Atom, Monomial, Normaliser};
+use crate::normal::{Atom, Monomial, Normaliser, Quotient, Values};
 use crate::number::Rational;
 use num_traits::{One, Zero};
 
@@ -22,11 +22,10 @@ pub(crate) fn reduced(
     let mut rows = Vec::new();
     for line in lines {
         let Some((left, right)) = line.as_equation() else { return Ok(None) };
-        let none = Assignment::new();
+        let none = Values::new();
         let mut forms = Normaliser::new(&none, budget);
         let (Ok(l), Ok(r)) = (forms.build(left), forms.build(right)) else { return Ok(None) };
-        let plain =
-            forms.not_zero.is_empty() && forms.not_negative.is_empty() && forms.positive.is_empty();
+        let plain = forms.needs.is_empty();
         let difference = l.minus(&r, budget)?;
         if !plain || difference.denominator().as_constant().is_none() {
             return Ok(None);
@@ -46,7 +45,7 @@ fn column(monomial: &Monomial, letters: &[String]) -> Option<usize> {
     let mut parts = monomial.iter();
     match (parts.next(), parts.next()) {
         (None, _) => Some(letters.len()),
-        (Some((Atom::Symbol(name), 1)), None) => letters.iter().position(|l| l == name),
+        (Some((Atom::Symbol(name), 1)), None) => letters.iter().position(|l| **l == **name),
         _ => None,
     }
 }
@@ -87,13 +86,14 @@ pub(crate) fn point_apart(
     from: &[Vec<Rational>],
     to: &[Vec<Rational>],
     letters: &[String],
-) -> Option<(Assignment, bool)> {
+) -> Option<(Values, bool)> {
     for (rows, others, is_first) in [(from, to, true), (to, from, false)] {
         for free in [0, 1, -1, 2] {
             let Some(point) = solve(rows, letters.len(), &crate::number::from_int(free)) else {
                 continue;
             };
             if !satisfies(others, &point) {
+                let point = point.into_iter().map(Quotient::constant);
                 return Some((letters.iter().cloned().zip(point).collect(), is_first));
             }
         }

@@ -3,7 +3,7 @@
 use super::math;
 use crate::verdict::{LineVerdict, VerdictWord};
 use algebra::equal::Shown;
-use algebra::solve::Solution;
+use algebra::solve::{Solution, Writing};
 use algebra::step::{Difference, Reason};
 use algebra::{Condition, Expr, StepVerdict};
 
@@ -18,6 +18,8 @@ pub fn condition(condition: &Condition) -> String {
         Condition::NotZero(expr) => format!("${} \\ne 0$", latex(expr)),
         Condition::NotNegative(expr) => format!("${} \\ge 0$", latex(expr)),
         Condition::Positive(expr) => format!("${} > 0$", latex(expr)),
+        Condition::Holds(line) => format!("${}$", algebra::write::latex_line(line)),
+        Condition::Whole(expr) => format!("${}$ is a whole number from 0 on", latex(expr)),
     }
 }
 
@@ -34,6 +36,10 @@ pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
         StepVerdict::Equivalent { provided } => {
             LineVerdict { domain: domain(provided), ..LineVerdict::plain(VerdictWord::Holds) }
         }
+        StepVerdict::Tested { .. } => LineVerdict::saying(
+            VerdictWord::HoldsSoFar,
+            "Every value that was tried fits both lines, though that is no proof.",
+        ),
         StepVerdict::Undecided => LineVerdict::saying(
             VerdictWord::CantTell,
             "This step goes beyond what can be proved here so far. Carry on.",
@@ -45,9 +51,9 @@ pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
 /// `$x = 0$ and $x = 3$`; a value that has no exact writing is told as nearly so.
 fn values(letter: &str, found: &[Solution]) -> String {
     let letter = algebra::write::latex(&Expr::symbol(letter));
-    let shown = |solution: &Solution| match solution {
-        Solution::Exact(value) => format!("${letter} = {}$", algebra::write::latex(value)),
-        Solution::Near { decimal, .. } => {
+    let shown = |solution: &Solution| match solution.writing() {
+        Writing::Exact(value) => format!("${letter} = {}$", algebra::write::latex(value)),
+        Writing::Near { decimal, .. } => {
             format!("${letter} \\approx {}$", algebra::write::latex(decimal))
         }
     };
@@ -96,7 +102,7 @@ fn shown_at(found: &Difference) -> String {
         .iter()
         .map(|(letter, value)| {
             let letter = algebra::write::latex(&Expr::symbol(letter));
-            format!("${letter} = {}$", algebra::write::latex(&Expr::rational(value)))
+            format!("${letter} = {}$", algebra::write::latex(&value.to_expr()))
         })
         .collect();
     let at = places.join(" and ");
@@ -131,7 +137,7 @@ mod tests {
             ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
              "$x = 0$ fits this line, but not the line above."),
             ("3x = 12", "x = 4", VerdictWord::Holds, ""),
-            ("sin x = 1", "x = 90", VerdictWord::CantTell,
+            ("sin x = x/2", "x = 0", VerdictWord::CantTell,
              "This step goes beyond what can be proved here so far. Carry on."),
         ] {
             let read = |text: &str| algebra::read_line(text).expect(text).line;

@@ -1,0 +1,118 @@
+//! Expressions in floating point: where to look, and never what to say.
+//!
+//! A difference seen here is looked at again exactly before anybody is told of it, and so is an
+//! agreement. Values that are not defined are `NaN`.
+
+use crate::expr::{Constant, Expr, ExprKind, Function};
+use num_traits::ToPrimitive;
+use std::collections::BTreeMap;
+
+/// Values of letters in floating point.
+pub(crate) type Point = BTreeMap<String, f64>;
+
+/// The value at a point; `NaN` where there is none, or none that this can tell.
+pub(crate) fn value(expr: &Expr, at: &Point) -> f64 {
+    let of = |part: &Expr| value(part, at);
+    match &expr.kind {
+        ExprKind::Number(written) => written.value().to_f64().unwrap_or(f64::NAN),
+        ExprKind::Symbol(name) => at.get(name).copied().unwrap_or(f64::NAN),
+        ExprKind::Constant(Constant::Pi) => std::f64::consts::PI,
+        ExprKind::Constant(Constant::Euler) => std::f64::consts::E,
+        ExprKind::Negative(a) => -of(a),
+        ExprKind::Add(a, b) => of(a) + of(b),
+        ExprKind::Subtract(a, b) => of(a) - of(b),
+        ExprKind::Multiply(a, b) => of(a) * of(b),
+        ExprKind::Divide(a, b) => divided(of(a), of(b)),
+        ExprKind::Power(a, b) => power(of(a), of(b), b),
+        ExprKind::Root { index, radicand } => root(of(radicand), *index),
+        ExprKind::Absolute(a) => of(a).abs(),
+        ExprKind::Percent(a) => of(a) / 100.0,
+        ExprKind::Factorial(a) => {
+            let n = of(a);
+            if n >= 0.0 && n.fract() == 0.0 && n <= 60.0 {
+                (1..=n as u32).fold(1.0, |product, k| product * f64::from(k))
+            } else {
+                f64::NAN
+            }
+        }
+        ExprKind::Degree(a) => of(a).to_radians(),
+        ExprKind::Ratio(parts) => match &parts[..] {
+            [a, b] => divided(of(a), of(b)),
+            _ => f64::NAN,
+        },
+        ExprKind::Call { function, arguments } => {
+            call(*function, &arguments.iter().map(of).collect::<Vec<_>>())
+        }
+        ExprKind::PlusMinus { .. } => f64::NAN,
+    }
+}
+
+fn divided(a: f64, b: f64) -> f64 {
+    if b == 0.0 { f64::NAN } else { a / b }
+}
+
+fn root(value: f64, index: u32) -> f64 {
+    if value < 0.0 {
+        if index.is_multiple_of(2) { f64::NAN } else { -root(-value, index) }
+    } else if index == 2 {
+        value.sqrt()
+    } else {
+        value.powf(1.0 / f64::from(index))
+    }
+}
+
+fn power(base: f64, exponent: f64, written: &Expr) -> f64 {
+    if base == 0.0 && exponent <= 0.0 {
+        return f64::NAN;
+    }
+    if base < 0.0 && exponent.fract() != 0.0 {
+        // An odd root of a negative number is real: (-8)^(1/3) is -2.
+        let fraction = written.as_plain_number();
+        let parts = fraction.and_then(|f| Some((f.numer().to_i32()?, f.denom().to_u32()?)));
+        return match parts {
+            Some((n, d)) if d % 2 == 1 => root(base, d).powi(n),
+            _ => f64::NAN,
+        };
+    }
+    base.powf(exponent)
+}
+
+fn call(function: Function, arguments: &[f64]) -> f64 {
+    let Some(&x) = arguments.first() else { return f64::NAN };
+    match function {
+        Function::Sin => x.sin(),
+        Function::Cos => x.cos(),
+        Function::Tan => divided(x.sin(), small(x.cos())),
+        Function::Sec => divided(1.0, small(x.cos())),
+        Function::Csc => divided(1.0, small(x.sin())),
+        Function::Cot => divided(x.cos(), small(x.sin())),
+        Function::Arcsin => x.asin(),
+        Function::Arccos => x.acos(),
+        Function::Arctan => x.atan(),
+        Function::Arcsec => divided(1.0, x).acos(),
+        Function::Arccsc => divided(1.0, x).asin(),
+        Function::Arccot => std::f64::consts::FRAC_PI_2 - x.atan(),
+        Function::Ln => logarithm(x),
+        Function::Log => {
+            let base = arguments.get(1).copied().unwrap_or(10.0);
+            divided(logarithm(x), logarithm(base))
+        }
+        Function::Max => arguments.iter().copied().fold(x, f64::max),
+        Function::Min => arguments.iter().copied().fold(x, f64::min),
+        Function::Hcf | Function::Lcm | Function::Choose => f64::NAN,
+    }
+}
+
+/// A sine or cosine that is zero but for rounding is zero.
+fn small(value: f64) -> f64 {
+    if value.abs() < 1e-12 { 0.0 } else { value }
+}
+
+fn logarithm(x: f64) -> f64 {
+    if x > 0.0 { x.ln() } else { f64::NAN }
+}
+
+/// Whether two values differ by more than rounding explains.
+pub(crate) fn are_apart(a: f64, b: f64) -> bool {
+    (a - b).abs() > 1e-7 * a.abs().max(b.abs()).max(1.0)
+}

@@ -1,0 +1,215 @@
+//! Roots in the normal form: what can come out comes out, the rest becomes one kernel whose radicand is
+//! a polynomial.
+
+use super::build::{Built, Normaliser, NotNormal, kernel};
+use super::{Atom, KernelKind, Monomial, Poly, Quotient, factor};
+use crate::number::{Rational, exact_root, from_int, square_part};
+use num_bigint::BigInt;
+use num_integer::Integer;
+use num_traits::{One, Signed, Zero};
+
+impl Normaliser<'_> {
+    /// The real root of that index; an even one needs a radicand that is not negative.
+    pub(super) fn root(&mut self, index: u32, inside: Quotient) -> Built {
+        if index == 0 || index > 200 {
+            return Err(NotNormal::NotCovered);
+        }
+        if index == 1 {
+            return Ok(inside);
+        }
+        if let Some(value) = inside.as_constant() {
+            return self.number_root(index, &value);
+        }
+        if index.is_even() {
+            self.must_not_be_negative(&inside)?;
+        }
+        if index == 2
+            && let Some(found) = self.denested(&inside)?
+        {
+            return Ok(found);
+        }
+        // The n-th root of N/D is that of N·D^(n-1), over |D| or D.
+        let (above, below) = (inside.numerator().clone(), inside.denominator().clone());
+        let below_value = Quotient::whole(below.clone());
+        let (radicand, outside) = if below.as_constant().is_some() {
+            (above, Quotient::constant(Rational::one()))
+        } else {
+            let raised = below.power(index - 1, self.budget)?;
+            let size = if index.is_even() { self.absolute(&below_value)? } else { below_value };
+            (above.multiply(&raised, self.budget)?, size.reciprocal().ok_or(NotNormal::Undefined)?)
+        };
+        let root = self.poly_root(index, &radicand)?;
+        Ok(root.times(&outside, self.budget)?)
+    }
+
+    fn number_root(&mut self, index: u32, value: &Rational) -> Built {
+        if value.is_negative() {
+            if index.is_even() {
+                return Err(NotNormal::Undefined);
+            }
+            return Ok(self.number_root(index, &-value)?.negated());
+        }
+        if let Some(root) = exact_root(value, index) {
+            return Ok(Quotient::constant(root));
+        }
+        if index == 2 {
+            return self.prime_roots(value);
+        }
+        let power = num_traits::Pow::pow(value.denom(), index - 1);
+        if power.bits() > crate::budget::BITS {
+            return Err(NotNormal::Spent);
+        }
+        let whole: BigInt = value.numer() * power;
+        let (mut outside, mut left) = (BigInt::one(), Vec::new());
+        for (prime, times) in factor::primes(&whole) {
+            outside *= num_traits::Pow::pow(&prime, times / index);
+            if times % index > 0 {
+                left.push((prime, times % index));
+            }
+        }
+        let common = left.iter().fold(index, |g, (_, times)| g.gcd(times));
+        let inside = left.iter().fold(BigInt::one(), |product, (prime, times)| {
+            product * num_traits::Pow::pow(prime, times / common)
+        });
+        let inside = Rational::from_integer(inside);
+        let root = if index / common == 2 {
+            self.prime_roots(&inside)?
+        } else {
+            kernel(KernelKind::Root(index / common), vec![Quotient::constant(inside)])
+        };
+        let factor = Quotient::constant(Rational::new(outside, value.denom().clone()));
+        Ok(root.times(&factor, self.budget)?)
+    }
+
+    /// `√(p/q) = √(pq)/q`, and `√n` as a whole number times square roots of distinct primes.
+    fn prime_roots(&mut self, value: &Rational) -> Built {
+        let below = value.denom();
+        let Some((outside, primes)) = square_part(&(value.numer() * below)) else {
+            let inside = Quotient::constant(Rational::from_integer(value.numer() * below));
+            let factor = Quotient::constant(Rational::new(BigInt::one(), below.clone()));
+            return Ok(kernel(KernelKind::Root(2), vec![inside]).times(&factor, self.budget)?);
+        };
+        let mut roots = Monomial::default();
+        for prime in primes {
+            let prime = Quotient::constant(Rational::from_integer(prime.into()));
+            roots.set(&Atom::kernel(KernelKind::PrimeRoot, vec![prime]), 1);
+        }
+        Ok(Quotient::whole(Poly::term(roots, Rational::new(outside, below.clone()))))
+    }
+
+    /// `√(a + b√c) = √((a+d)/2) ± √((a-d)/2)` when `a² - b²c = d²` with a rational `d`.
+    fn denested(&mut self, inside: &Quotient) -> Result<Option<Quotient>, NotNormal> {
+        let Some(poly) = inside.as_poly().filter(|poly| poly.len() <= 2) else { return Ok(None) };
+        let (mut whole, mut part) = (Rational::zero(), None);
+        for (monomial, coefficient) in poly.terms() {
+            let is_surd = monomial.iter().all(|(atom, _)| atom.prime_under_root().is_some());
+            if monomial.is_one() {
+                whole = coefficient.clone();
+            } else if is_surd && part.is_none() {
+                let under: Rational =
+                    monomial.iter().filter_map(|(atom, _)| atom.prime_under_root()).product();
+                part = Some((coefficient.clone(), under));
+            } else {
+                return Ok(None);
+            }
+        }
+        let Some((factor, under)) = part else { return Ok(None) };
+        let norm = &whole * &whole - &factor * &factor * under;
+        let Some(d) = exact_root(&norm, 2) else { return Ok(None) };
+        let two = from_int(2);
+        let (first, second) = ((&whole + &d) / &two, (&whole - &d) / &two);
+        if first.is_negative() || second.is_negative() {
+            return Ok(None);
+        }
+        let (first, second) = (self.number_root(2, &first)?, self.number_root(2, &second)?);
+        let second = if factor.is_negative() { second.negated() } else { second };
+        Ok(Some(first.plus(&second, self.budget)?))
+    }
+
+    fn poly_root(&mut self, index: u32, radicand: &Poly) -> Built {
+        let content = radicand.number_content();
+        let mut outside = self.number_root(index, &content.abs())?;
+        let mut inside = Poly::int(1);
+        let mut negative = content.is_negative();
+        if negative && index.is_odd() {
+            outside = outside.negated();
+            negative = false;
+        }
+        let mut left: Vec<(Poly, u32)> = Vec::new();
+        for (factor, exponent) in factor::split(radicand, self.budget)? {
+            if let Some(power) = self.root_of_power(index, &factor, exponent)? {
+                outside = outside.times(&power, self.budget)?;
+                continue;
+            }
+            let whole = exponent / index;
+            if whole > 0 {
+                let factor = Quotient::whole(factor.clone());
+                let factor = if index.is_even() && whole.is_odd() {
+                    self.absolute(&factor)?
+                } else {
+                    factor
+                };
+                outside = outside.times(&factor.power(whole, self.budget)?, self.budget)?;
+            }
+            if exponent % index > 0 {
+                left.push((factor, exponent % index));
+            }
+        }
+        if left.is_empty() {
+            return if negative { Err(NotNormal::Undefined) } else { Ok(outside) };
+        }
+        // ⁴√(x²) is √|x|.
+        let common = left.iter().fold(index, |g, (_, exponent)| g.gcd(exponent));
+        let sized = common > 1 && index.is_even() && !negative;
+        let (index, common) =
+            if sized || index.is_odd() { (index / common, common) } else { (index, 1) };
+        for (factor, exponent) in left {
+            let factor = Quotient::whole(factor);
+            let factor = if sized { self.absolute(&factor)? } else { factor };
+            let factor = factor.numerator().power(exponent / common, self.budget)?;
+            inside = inside.multiply(&factor, self.budget)?;
+        }
+        if negative {
+            inside = inside.negated();
+        }
+        if index == 1 {
+            return Ok(outside.times(&Quotient::whole(inside), self.budget)?);
+        }
+        let root = self.flattened(index, inside)?;
+        Ok(root.times(&outside, self.budget)?)
+    }
+
+    /// A root of a root is one root.
+    fn flattened(&mut self, index: u32, inside: Poly) -> Built {
+        if let Some(Atom::Kernel(k)) = super::powers::only_atom(&inside) {
+            let inner = match k.kind {
+                KernelKind::Root(inner) => Some(inner),
+                KernelKind::PrimeRoot => Some(2),
+                _ => None,
+            };
+            if let (Some(inner), Some(argument)) = (inner, k.arguments.first()) {
+                let total =
+                    index.checked_mul(inner).filter(|&n| n <= 60).ok_or(NotNormal::Spent)?;
+                return Ok(kernel(KernelKind::Root(total), vec![argument.clone()]));
+            }
+        }
+        Ok(kernel(KernelKind::Root(index), vec![Quotient::whole(inside)]))
+    }
+
+    /// The root of a factor that is itself a power with a positive base, or the constant e.
+    fn root_of_power(
+        &mut self,
+        index: u32,
+        factor: &Poly,
+        exponent: u32,
+    ) -> Result<Option<Quotient>, NotNormal> {
+        let Some(Atom::Kernel(k)) = super::powers::only_atom(factor) else { return Ok(None) };
+        let (KernelKind::Power, [base, power]) = (k.kind, &k.arguments[..]) else {
+            return Ok(None);
+        };
+        let part = Quotient::constant(Rational::new(exponent.into(), index.into()));
+        let logarithm = self.ln_of_size(&base.clone())?;
+        let product = power.times(&part, self.budget)?.times(&logarithm, self.budget)?;
+        Ok(Some(self.exp(&product)?))
+    }
+}

@@ -1,0 +1,173 @@
+//! Formulas compared for one letter at generic values of the others, where roots, powers or functions of
+//! the letter take part, or assumptions decide which of several values is meant.
+
+use super::isolate::isolate;
+use super::literal::Comparison;
+use super::sets;
+use crate::assume::Assumptions;
+use crate::budget::Budget;
+use crate::equal::{Condition, Counterexample, Shown, Verdict, equal_given};
+use crate::expr::{Expr, ExprKind};
+use crate::line::Line;
+use crate::normal::{Normaliser, NotNormal, Quotient, Values};
+use crate::number::from_int;
+
+/// Values that are put for the other letters when a difference is looked for: no two alike, none special.
+const GENERIC: [i64; 8] = [2, 3, 5, 7, 11, 13, 17, 19];
+
+/// The values that a line gives to `letter`: the right sides of a solved line, or the candidates of an
+/// equation that satisfy it.
+fn values(
+    line: &Line,
+    letter: &str,
+    assumed: &Assumptions,
+    budget: &mut Budget,
+) -> Result<Vec<Expr>, NotNormal> {
+    if let Line::AnyOf(lines) = line {
+        let mut all = Vec::new();
+        for line in lines {
+            all.extend(values(line, letter, assumed, budget)?);
+        }
+        return Ok(all);
+    }
+    let (left, right) = line.as_equation().ok_or(NotNormal::NotCovered)?;
+    let is_solved = matches!(&left.kind, ExprKind::Symbol(name) if name == letter);
+    if is_solved && !right.symbols().contains(letter) {
+        return Ok(vec![right.clone()]);
+    }
+    let none = Values::new();
+    let mut forms = Normaliser::new(&none, budget);
+    let (l, r) = (forms.build(left)?, forms.build(right)?);
+    let difference = l.minus(&r, budget)?;
+    let mut found: Vec<Expr> = Vec::new();
+    for candidate in isolate(difference.numerator(), letter, budget)? {
+        let candidate = candidate.to_expr();
+        let put = |side: &Expr| {
+            side.map(&mut |part| match &part.kind {
+                ExprKind::Symbol(name) if name == letter => candidate.clone(),
+                _ => part,
+            })
+        };
+        match equal_given(&put(left), &put(right), assumed) {
+            Verdict::Equal { .. } => {}
+            Verdict::Different(_) | Verdict::NeverDefined => continue,
+            _ => return Err(NotNormal::NotCovered),
+        }
+        if is_ruled_out(&candidate, assumed) {
+            continue;
+        }
+        let known = found
+            .iter()
+            .any(|other| matches!(equal_given(other, &candidate, assumed), Verdict::Equal { .. }));
+        if !known {
+            found.push(candidate);
+        }
+    }
+    Ok(found)
+}
+
+/// Whether a value is negative although every letter is positive.
+fn is_ruled_out(value: &Expr, assumed: &Assumptions) -> bool {
+    if !assumed.all_positive {
+        return false;
+    }
+    let size: Expr = ExprKind::Absolute(Box::new(value.clone())).into();
+    let negative = size.negative();
+    matches!(equal_given(value, &negative, assumed), Verdict::Equal { .. })
+}
+
+/// Compares two lines for `letter`.
+///
+/// # Errors
+/// [`NotNormal`] when neither a proof nor a difference was found.
+pub(crate) fn compare_for(
+    from: &Line,
+    to: &Line,
+    letter: &str,
+    assumed: &Assumptions,
+) -> Result<Comparison, NotNormal> {
+    let mut budget = Budget::for_verdict();
+    let sets = values(from, letter, assumed, &mut budget)
+        .and_then(|before| Ok((before, values(to, letter, assumed, &mut budget)?)));
+    if let Ok((before, after)) = sets {
+        let mut provided: Vec<Condition> = Vec::new();
+        let mut covered = |some: &[Expr], others: &[Expr]| {
+            some.iter().all(|one| {
+                others.iter().any(|other| match equal_given(one, other, assumed) {
+                    Verdict::Equal { provided: needs } => {
+                        provided.extend(needs);
+                        true
+                    }
+                    _ => false,
+                })
+            })
+        };
+        if !before.is_empty() && covered(&before, &after) && covered(&after, &before) {
+            let mut told: Vec<Condition> = Vec::new();
+            for condition in provided {
+                if !told.contains(&condition) {
+                    told.push(condition);
+                }
+            }
+            return Ok(Comparison::Same(told));
+        }
+    }
+    match apart(from, to, letter, assumed) {
+        Some(found) => Ok(Comparison::Different(found)),
+        None => Err(NotNormal::NotCovered),
+    }
+}
+
+/// A difference that shows at two unrelated choices of the other letters.
+fn apart(from: &Line, to: &Line, letter: &str, assumed: &Assumptions) -> Option<Counterexample> {
+    let mut others: Vec<String> = from.symbols().union(&to.symbols()).cloned().collect();
+    others.retain(|other| other != letter);
+    if others.len() > 5 {
+        return None;
+    }
+    let mut shown = None;
+    let mut seen = 0;
+    for shift in 0..6 {
+        let chosen: Values = others
+            .iter()
+            .enumerate()
+            .map(|(at, name)| {
+                let at = (at * 3 + shift) % GENERIC.len();
+                (name.clone(), Quotient::constant(from_int(GENERIC[at])))
+            })
+            .collect();
+        let put = |line: &Line| {
+            line.map(&mut |expr: &Expr| {
+                expr.map(&mut |part| match &part.kind {
+                    ExprKind::Symbol(name) => {
+                        chosen.get(name).map_or(part.clone(), Quotient::to_expr)
+                    }
+                    _ => part,
+                })
+            })
+        };
+        let (from, to) = (put(from), put(to));
+        // Where one side has no value at all, nothing is shown.
+        let Ok(Some(found)) = sets::differences(&from, &to, letter, assumed) else { continue };
+        let value = match (&found.counterexample, found.lost.first(), found.gained.first()) {
+            (Some(example), ..) => example
+                .at
+                .get(letter)
+                .cloned()
+                .map(|value| (value, example.left == Shown::Truth(true))),
+            (None, Some(lost), _) => Some((lost.value().clone(), true)),
+            (None, None, Some(gained)) => Some((gained.value().clone(), false)),
+            _ => None,
+        };
+        let Some((value, before)) = value else { continue };
+        seen += 1;
+        let mut at = chosen;
+        at.insert(letter.to_owned(), value);
+        let (left, right) = (Shown::Truth(before), Shown::Truth(!before));
+        shown.get_or_insert(Counterexample { at, left, right });
+        if seen == 2 {
+            return shown;
+        }
+    }
+    None
+}

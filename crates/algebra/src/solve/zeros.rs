@@ -1,0 +1,597 @@
+//! Where a polynomial over kernels may be zero, as one letter moves along the number line.
+//!
+//! What is found covers every isolated zero; it may hold more, since squaring away a root or letting an
+//! absolute value have either sign brings others in. Whoever asks puts each value into the line
+//! it came from, exactly. Methods: factors; inverse functions; norms for roots; both signs for absolute
+//! values; products for sums of logarithms; the half-angle substitution for sines with cosines.
+
+use super::real;
+use crate::budget::Budget;
+use crate::expr::Constant;
+use crate::normal::{
+    Atom, Kernel, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Root, Univariate,
+    Values, algebraic_constant, constant, exact_quotient, gcd, substituted,
+};
+use crate::number::{Rational, from_int};
+use num_integer::Integer;
+use num_traits::{One, Signed, ToPrimitive, Zero};
+use std::collections::BTreeMap;
+
+/// Deepest chain of substitutions.
+const DEPTH: usize = 8;
+
+/// Values at which something may be zero.
+#[derive(Debug, Clone, Default)]
+pub(crate) struct Zeros {
+    /// Single values.
+    pub points: Vec<Quotient>,
+    /// A start and a step: every whole multiple of the step away from the start.
+    pub progressions: Vec<(Quotient, Quotient)>,
+}
+
+impl Zeros {
+    fn add(&mut self, other: Self) {
+        self.points.extend(other.points);
+        self.progressions.extend(other.progressions);
+    }
+}
+
+type Found = Result<Zeros, NotNormal>;
+
+/// The values of `letter` at which `poly` may change from or to zero.
+///
+/// # Errors
+/// [`NotNormal`] when these are not found by the methods here.
+pub(crate) fn zeros(poly: &Poly, letter: &str, budget: &mut Budget) -> Found {
+    Search { letter, budget, depth: 0 }.poly(poly)
+}
+
+struct Search<'a> {
+    letter: &'a str,
+    budget: &'a mut Budget,
+    depth: usize,
+}
+
+impl Search<'_> {
+    fn poly(&mut self, poly: &Poly) -> Found {
+        if !poly.mentions(self.letter) {
+            return Ok(Zeros::default());
+        }
+        if self.depth >= DEPTH {
+            return Err(NotNormal::Spent);
+        }
+        self.budget.spend(100)?;
+        self.depth += 1;
+        let found = self.factored(poly);
+        self.depth -= 1;
+        found
+    }
+
+    fn factored(&mut self, poly: &Poly) -> Found {
+        let mut found = Zeros::default();
+        let content = poly.monomial_content();
+        for (atom, _) in content.iter().filter(|(atom, _)| atom.mentions(self.letter)) {
+            found.add(self.atom_is(atom, &Quotient::default())?);
+        }
+        let rest = poly.without(&content);
+        let moving: Vec<Atom> =
+            rest.atoms().into_iter().filter(|a| a.mentions(self.letter)).cloned().collect();
+        match &moving[..] {
+            [] => {}
+            [only] => {
+                for value in self.values_of(&rest, only)? {
+                    found.add(self.atom_is(only, &value)?);
+                }
+            }
+            several => found.add(self.several(&rest, several)?),
+        }
+        Ok(found)
+    }
+
+    /// The values that `atom` must have where a polynomial in it with constant coefficients is zero.
+    fn values_of(&mut self, poly: &Poly, atom: &Atom) -> Result<Vec<Quotient>, NotNormal> {
+        constant_roots(&poly.by_powers_of(atom), self.budget)
+    }
+
+    fn several(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
+        if let Some(found) = self.by_content(poly, moving)? {
+            return Ok(found);
+        }
+        let of_kind = |test: fn(KernelKind) -> bool| {
+            moving.iter().find(|a| a.as_kernel().is_some_and(|k| test(k.kind)))
+        };
+        if let Some(atom) = of_kind(|kind| kind == KernelKind::Absolute) {
+            return self.either_sign(poly, atom);
+        }
+        let roots = moving
+            .iter()
+            .filter(|a| a.as_kernel().is_some_and(|k| matches!(k.kind, KernelKind::Root(_))));
+        // The root with the most inside it goes first, so that what comes out of it can go next.
+        if let Some(atom) = roots.max_by_key(|atom| nesting(atom)) {
+            let norm = self.norm(poly, atom)?;
+            return if norm.is_zero() { Err(NotNormal::NotCovered) } else { self.poly(&norm) };
+        }
+        let all = |test: fn(KernelKind) -> bool| {
+            moving.iter().all(|a| a.as_kernel().is_some_and(|k| test(k.kind)))
+        };
+        if all(|kind| kind == KernelKind::Ln) {
+            return self.logarithms(poly, moving);
+        }
+        if all(|kind| kind == KernelKind::Power) {
+            return self.exponentials(poly, moving);
+        }
+        if all(|kind| matches!(kind, KernelKind::Sin | KernelKind::Cos)) {
+            return self.circular(poly, moving);
+        }
+        Err(NotNormal::NotCovered)
+    }
+
+    /// Takes out what divides every coefficient, as in `x²·2^x - 2^x`.
+    fn by_content(&mut self, poly: &Poly, moving: &[Atom]) -> Result<Option<Zeros>, NotNormal> {
+        for atom in moving {
+            let coefficients = poly.by_powers_of(atom);
+            let mut common = Poly::default();
+            for coefficient in coefficients.iter().filter(|c| !c.is_zero()) {
+                common = gcd(&common, coefficient, self.budget)?;
+            }
+            if !common.is_zero() && common.mentions(self.letter) {
+                let Some(rest) = exact_quotient(poly, &common, self.budget)? else { continue };
+                let mut found = self.poly(&common)?;
+                found.add(self.poly(&rest)?);
+                return Ok(Some(found));
+            }
+        }
+        Ok(None)
+    }
+
+    fn either_sign(&mut self, poly: &Poly, atom: &Atom) -> Found {
+        let inside = atom.as_kernel().and_then(|k| k.arguments.first()).cloned();
+        let inside = inside.ok_or(NotNormal::NotCovered)?;
+        let mut found = self.poly(inside.numerator())?;
+        for value in [inside.clone(), inside.negated()] {
+            let replaced = BTreeMap::from([(atom.clone(), value)]);
+            let branch = substituted(poly, &replaced, self.budget)?;
+            found.add(self.poly(branch.numerator())?);
+        }
+        Ok(found)
+    }
+
+    /// The product over all values of an `n`-th root: the determinant of multiplication by `poly` in the
+    /// basis `1, r, ..., r^(n-1)`.
+    fn norm(&mut self, poly: &Poly, atom: &Atom) -> Result<Poly, NotNormal> {
+        let (index, radicand) = atom.relation().ok_or(NotNormal::NotCovered)?;
+        let n = index as usize;
+        if n > 4 {
+            return Err(NotNormal::Spent);
+        }
+        let mut parts = poly.by_powers_of(atom);
+        parts.resize(n, Poly::default());
+        let mut rows = Vec::with_capacity(n);
+        for shift in 0..n {
+            let mut row = vec![Poly::default(); n];
+            for (power, part) in parts.iter().enumerate() {
+                let place = power + shift;
+                let part =
+                    if place >= n { part.multiply(&radicand, self.budget)? } else { part.clone() };
+                row[place % n] = row[place % n].add(&part, self.budget)?;
+            }
+            rows.push(row);
+        }
+        Ok(determinant(&rows, self.budget)?)
+    }
+
+    /// `Σ qᵢ ln|fᵢ| + c = 0` is `Π |fᵢ|^qᵢ = e^-c`.
+    fn logarithms(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
+        let mut scale = num_bigint::BigInt::one();
+        let mut rest = poly.clone();
+        let mut linear = Vec::new();
+        for atom in moving {
+            let parts = rest.by_powers_of(atom);
+            let [others, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
+            let factor = factor.as_constant().ok_or(NotNormal::NotCovered)?;
+            scale = scale.lcm(factor.denom());
+            linear.push((atom, factor));
+            rest = others.clone();
+        }
+        if !rest.is_constant() {
+            return Err(NotNormal::NotCovered);
+        }
+        let scale = Rational::from_integer(scale);
+        let none = Values::new();
+        let shift = Quotient::whole(rest.scale(&-scale.clone()));
+        let target = Normaliser::new(&none, self.budget).e_to(&shift)?;
+        let (mut above, mut below) = (Quotient::constant(Rational::one()), target);
+        for (atom, factor) in linear {
+            let inside = atom.as_kernel().and_then(|k| k.arguments.first()).cloned();
+            let inside = inside.ok_or(NotNormal::NotCovered)?;
+            let times = (factor * &scale).to_integer().to_i32().ok_or(NotNormal::Spent)?;
+            let power = inside.power(times.unsigned_abs(), self.budget)?;
+            let side = if times > 0 { &mut above } else { &mut below };
+            *side = side.times(&power, self.budget)?;
+        }
+        let mut found = self.is(&above, &below)?;
+        found.add(self.is(&above, &below.negated())?);
+        Ok(found)
+    }
+
+    /// Two terms: their logarithms are equal. Or two bases to one exponent, all terms of one degree.
+    fn exponentials(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
+        let parts = poly.grouped(|atom| atom.mentions(self.letter));
+        let terms: Vec<_> = parts.iter().collect();
+        if let [(first, a), (second, b)] = &terms[..] {
+            let above = Quotient::whole((*b).clone()).negated();
+            let Some(below) = Quotient::whole((*a).clone()).reciprocal() else {
+                return Ok(Zeros::default());
+            };
+            let ratio = above.times(&below, self.budget)?;
+            if constant::sign(&ratio, self.budget).ok_or(NotNormal::NotCovered)? <= 0 {
+                return Ok(Zeros::default());
+            }
+            let none = Values::new();
+            let left = self.log_of(first)?;
+            let right = self.log_of(second)?;
+            let ratio = Normaliser::new(&none, self.budget).ln_of(&ratio)?;
+            let equation = left.minus(&right, self.budget)?.minus(&ratio, self.budget)?;
+            return self.poly(equation.numerator());
+        }
+        let [first, second] = moving else { return Err(NotNormal::NotCovered) };
+        let degree = terms.first().map_or(0, |(m, _)| m.degree());
+        if !terms.iter().all(|(m, _)| m.degree() == degree) {
+            return Err(NotNormal::NotCovered);
+        }
+        let replaced = BTreeMap::from([(second.clone(), Quotient::constant(Rational::one()))]);
+        let one = substituted(poly, &replaced, self.budget)?;
+        let mut found = Zeros::default();
+        for value in self.values_of(one.numerator(), first)? {
+            if constant::sign(&value, self.budget).ok_or(NotNormal::NotCovered)? <= 0 {
+                continue;
+            }
+            let none = Values::new();
+            let logarithm = Normaliser::new(&none, self.budget).ln_of(&value)?;
+            let (a, b) = (Monomial::atom(first.clone()), Monomial::atom(second.clone()));
+            let (left, right) = (self.log_of(&a)?, self.log_of(&b)?);
+            let equation = left.minus(&right, self.budget)?.minus(&logarithm, self.budget)?;
+            found.add(self.poly(equation.numerator())?);
+        }
+        Ok(found)
+    }
+
+    /// The logarithm of a product of powers.
+    fn log_of(&mut self, monomial: &Monomial) -> Result<Quotient, NotNormal> {
+        let none = Values::new();
+        let mut sum = Quotient::default();
+        for (atom, exponent) in monomial.iter() {
+            let Some(Kernel { kind: KernelKind::Power, arguments }) = atom.as_kernel() else {
+                return Err(NotNormal::NotCovered);
+            };
+            let logarithm = Normaliser::new(&none, self.budget).ln_of(&arguments[0])?;
+            let times = Quotient::constant(from_int(i64::from(*exponent)));
+            let term = arguments[1].times(&logarithm, self.budget)?.times(&times, self.budget)?;
+            sum = sum.plus(&term, self.budget)?;
+        }
+        Ok(sum)
+    }
+
+    /// A polynomial in the sine and the cosine of one angle.
+    fn circular(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
+        let angle = moving[0].as_kernel().map(|k| k.arguments[0].clone());
+        let angle = angle.ok_or(NotNormal::NotCovered)?;
+        let of = |kind| Atom::kernel(kind, vec![angle.clone()]);
+        let (c, s) = (of(KernelKind::Cos), of(KernelKind::Sin));
+        if !moving.iter().all(|atom| *atom == c || *atom == s) {
+            return Err(NotNormal::NotCovered);
+        }
+        let parts = poly.by_powers_of(&s);
+        // Only even powers of the cosine: a polynomial in the sine alone.
+        if let Some(alone) = self.in_sine_alone(&parts, &c)? {
+            let mut found = Zeros::default();
+            for value in constant_roots(&alone, self.budget)? {
+                found.add(self.atom_is(&s, &value)?);
+            }
+            return Ok(found);
+        }
+        // a cos + b sin = 0: the tangent is known.
+        if let [cosines, factor] = &parts[..]
+            && factor.is_constant()
+            && let [zero, other] = &cosines.by_powers_of(&c)[..]
+            && zero.is_zero()
+            && other.is_constant()
+        {
+            let value =
+                Quotient::new(other.negated(), factor.clone()).ok_or(NotNormal::NotCovered)?;
+            let none = Values::new();
+            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?;
+            return self.angle_is(&angle, &theta, &pi_times(1));
+        }
+        // t = tan(angle/2); the angle π, where t is infinite, is looked at by itself.
+        let one = Atom::symbol("tan of half the angle");
+        let t = Quotient::whole(Poly::atom(one.clone()));
+        let square = t.times(&t, self.budget)?;
+        let unit = Quotient::constant(Rational::one());
+        let below = unit.plus(&square, self.budget)?.reciprocal().ok_or(NotNormal::NotCovered)?;
+        let cos = unit.minus(&square, self.budget)?.times(&below, self.budget)?;
+        let sin = t.scaled(2).times(&below, self.budget)?;
+        let replaced = BTreeMap::from([(c, cos), (s, sin)]);
+        let rational = substituted(poly, &replaced, self.budget)?.cancelled(self.budget)?;
+        let mut found = self.angle_is(&angle, &pi_times(1), &pi_times(2))?;
+        for value in constant_roots(&rational.numerator().by_powers_of(&one), self.budget)? {
+            let none = Values::new();
+            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?.scaled(2);
+            found.add(self.angle_is(&angle, &theta, &pi_times(2))?);
+        }
+        Ok(found)
+    }
+
+    fn in_sine_alone(&mut self, parts: &[Poly], c: &Atom) -> Result<Option<Vec<Poly>>, NotNormal> {
+        let mut alone: Vec<Poly> = Vec::new();
+        for (power, part) in parts.iter().enumerate() {
+            for (exponent, coefficient) in part.by_powers_of(c).iter().enumerate() {
+                if coefficient.is_zero() {
+                    continue;
+                }
+                if exponent % 2 == 1 {
+                    return Ok(None);
+                }
+                // cos² = 1 - sin², multiplied out.
+                let half = exponent / 2;
+                for k in 0..=half {
+                    let choose = (0..k).fold(Rational::one(), |n, i| {
+                        n * from_int((half - i) as i64) / from_int(i as i64 + 1)
+                    });
+                    let sign = if k % 2 == 0 { choose } else { -choose };
+                    let place = power + 2 * k;
+                    if alone.len() <= place {
+                        alone.resize(place + 1, Poly::default());
+                    }
+                    alone[place] = alone[place].add(&coefficient.scale(&sign), self.budget)?;
+                }
+            }
+        }
+        Ok(Some(alone))
+    }
+
+    /// Where an atom has a constant value.
+    fn atom_is(&mut self, atom: &Atom, value: &Quotient) -> Found {
+        let kernel = match atom {
+            Atom::Symbol(_) => {
+                return Ok(Zeros { points: vec![value.clone()], progressions: Vec::new() });
+            }
+            Atom::Constant(_) => return Ok(Zeros::default()),
+            Atom::Kernel(kernel) => kernel,
+        };
+        let sign = constant::sign(value, self.budget);
+        let inside = kernel.arguments.first().cloned().ok_or(NotNormal::NotCovered)?;
+        let none = Values::new();
+        match kernel.kind {
+            KernelKind::Absolute => {
+                if sign == Some(-1) {
+                    return Ok(Zeros::default());
+                }
+                let mut found = self.is(&inside, value)?;
+                found.add(self.is(&inside, &value.negated())?);
+                Ok(found)
+            }
+            KernelKind::Root(index) => {
+                if sign == Some(-1) && index.is_even() {
+                    return Ok(Zeros::default());
+                }
+                let power = value.power(index, self.budget)?;
+                self.is(&inside, &power)
+            }
+            KernelKind::Power => {
+                if sign.ok_or(NotNormal::NotCovered)? <= 0 {
+                    return Ok(Zeros::default());
+                }
+                let above = Normaliser::new(&none, self.budget).ln_of(value)?;
+                let below = Normaliser::new(&none, self.budget).ln_of(&inside)?;
+                let below = below.reciprocal().ok_or(NotNormal::NotCovered)?;
+                let exponent = kernel.arguments.get(1).cloned().ok_or(NotNormal::NotCovered)?;
+                if !inside.is_constant() {
+                    return Err(NotNormal::NotCovered);
+                }
+                let target = above.times(&below, self.budget)?;
+                self.is(&exponent, &target)
+            }
+            KernelKind::Ln => {
+                let size = Normaliser::new(&none, self.budget).e_to(value)?;
+                let mut found = self.is(&inside, &size)?;
+                found.add(self.is(&inside, &size.negated())?);
+                Ok(found)
+            }
+            KernelKind::Arcsin => {
+                let sine = Normaliser::new(&none, self.budget).sine_of(value)?;
+                self.is(&inside, &sine)
+            }
+            KernelKind::Arctan => {
+                let mut forms = Normaliser::new(&none, self.budget);
+                match forms.tangent_of(value) {
+                    Ok(tangent) => self.is(&inside, &tangent),
+                    Err(NotNormal::Undefined) => Ok(Zeros::default()),
+                    Err(other) => Err(other),
+                }
+            }
+            KernelKind::Sin | KernelKind::Cos => self.circular_is(kernel, value),
+            KernelKind::PrimeRoot | KernelKind::Factorial | KernelKind::Algebraic => {
+                Err(NotNormal::NotCovered)
+            }
+        }
+    }
+
+    fn circular_is(&mut self, kernel: &Kernel, value: &Quotient) -> Found {
+        let angle = &kernel.arguments[0];
+        let none = Values::new();
+        let theta = match Normaliser::new(&none, self.budget).arcsin_of(value) {
+            Ok(theta) => theta,
+            Err(NotNormal::Undefined) => return Ok(Zeros::default()),
+            Err(other) => return Err(other),
+        };
+        let step = pi_times(2);
+        let half = pi_times(1)
+            .times(&Quotient::constant(Rational::new(1.into(), 2.into())), self.budget)?;
+        let pair = if kernel.kind == KernelKind::Sin {
+            [theta.clone(), pi_times(1).minus(&theta, self.budget)?]
+        } else {
+            let arccos = half.minus(&theta, self.budget)?;
+            [arccos.clone(), arccos.negated()]
+        };
+        let mut found = Zeros::default();
+        for start in pair {
+            found.add(self.angle_is(angle, &start, &step)?);
+        }
+        Ok(found)
+    }
+
+    /// Where a linear angle is `start` and whole multiples of `step` more.
+    fn angle_is(&mut self, angle: &Quotient, start: &Quotient, step: &Quotient) -> Found {
+        let atom = Atom::symbol(self.letter);
+        let poly = angle.as_poly().ok_or(NotNormal::NotCovered)?;
+        let parts = poly.by_powers_of(&atom);
+        let [shift, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
+        if shift.mentions(self.letter) || !factor.is_constant() {
+            return Err(NotNormal::NotCovered);
+        }
+        let shift = Quotient::whole(shift.clone());
+        let by = Quotient::whole(factor.clone()).reciprocal().ok_or(NotNormal::NotCovered)?;
+        let start = start.minus(&shift, self.budget)?.times(&by, self.budget)?;
+        let step = step.times(&by, self.budget)?;
+        let step = match constant::sign(&step, self.budget) {
+            Some(1) => step,
+            Some(-1) => step.negated(),
+            _ => return Err(NotNormal::NotCovered),
+        };
+        Ok(Zeros { points: Vec::new(), progressions: vec![(start, step)] })
+    }
+
+    fn is(&mut self, inside: &Quotient, value: &Quotient) -> Found {
+        let difference = inside.minus(value, self.budget)?;
+        self.poly(difference.numerator())
+    }
+}
+
+/// `n·π`
+fn pi_times(n: i64) -> Quotient {
+    Quotient::whole(Poly::term(Monomial::atom(Atom::Constant(Constant::Pi)), from_int(n)))
+}
+
+/// How deep kernels stand inside each other.
+fn nesting(atom: &Atom) -> usize {
+    let inside = |q: &Quotient| {
+        let atoms = q.numerator().atoms().into_iter().chain(q.denominator().atoms());
+        atoms.map(nesting).max().unwrap_or(0)
+    };
+    atom.as_kernel().map_or(0, |k| 1 + k.arguments.iter().map(inside).max().unwrap_or(0))
+}
+
+fn determinant(rows: &[Vec<Poly>], budget: &mut Budget) -> Result<Poly, crate::budget::Spent> {
+    let Some((first, rest)) = rows.split_first() else { return Ok(Poly::int(1)) };
+    let mut sum = Poly::default();
+    for (column, entry) in first.iter().enumerate().filter(|(_, entry)| !entry.is_zero()) {
+        let minor: Vec<Vec<Poly>> = rest
+            .iter()
+            .map(|row| {
+                let others = row.iter().enumerate().filter(|(at, _)| *at != column);
+                others.map(|(_, entry)| entry.clone()).collect()
+            })
+            .collect();
+        let product = entry.multiply(&determinant(&minor, budget)?, budget)?;
+        sum = sum.add(&if column % 2 == 0 { product } else { product.negated() }, budget)?;
+    }
+    Ok(sum)
+}
+
+/// The real roots of a polynomial whose coefficients, lowest power first, are constants.
+///
+/// # Errors
+/// [`NotNormal::NotCovered`] for irrational coefficients above degree two.
+pub(crate) fn constant_roots(
+    coefficients: &[Poly],
+    budget: &mut Budget,
+) -> Result<Vec<Quotient>, NotNormal> {
+    let rational: Option<Vec<Rational>> = coefficients.iter().map(Poly::as_constant).collect();
+    if let Some(rational) = rational {
+        let poly = Univariate::new(rational);
+        if poly.is_zero() || poly.degree() == 0 {
+            return Ok(Vec::new());
+        }
+        if poly.degree() > crate::budget::DEGREE {
+            return Err(NotNormal::Spent);
+        }
+        return rational_roots(&poly.square_free(budget)?, budget);
+    }
+    if !coefficients.iter().all(Poly::is_constant) {
+        return Err(NotNormal::NotCovered);
+    }
+    let mut parts: Vec<Quotient> = coefficients.iter().cloned().map(Quotient::whole).collect();
+    while let Some(last) = parts.last() {
+        match constant::sign(last, budget) {
+            Some(0) => {
+                parts.pop();
+            }
+            Some(_) => break,
+            None => return Err(NotNormal::NotCovered),
+        }
+    }
+    match &parts[..] {
+        [] | [_] => Ok(Vec::new()),
+        [b, a] => {
+            let by = a.reciprocal().ok_or(NotNormal::NotCovered)?;
+            Ok(vec![b.negated().times(&by, budget)?])
+        }
+        [c, b, a] => real::quadratic(a, b, c, budget),
+        _ => Err(NotNormal::NotCovered),
+    }
+}
+
+/// The real roots of a square-free polynomial with rational coefficients, by roots of whole numbers
+/// where these say them.
+pub(crate) fn rational_roots(
+    poly: &Univariate,
+    budget: &mut Budget,
+) -> Result<Vec<Quotient>, NotNormal> {
+    let exact = poly.rational_roots().unwrap_or_default();
+    let mut rest = poly.clone();
+    for root in &exact {
+        let factor = Univariate::new(vec![-root, Rational::one()]);
+        rest = rest.exact_quotient(&factor, budget)?.ok_or(NotNormal::Spent)?;
+    }
+    let mut found: Vec<Quotient> = exact.into_iter().map(Quotient::constant).collect();
+    let number = |value: &Rational| Quotient::constant(value.clone());
+    match rest.coefficients() {
+        [] | [_] => {}
+        [c, b, a] => found.extend(real::quadratic(&number(a), &number(b), &number(c), budget)?),
+        [c, middle @ .., a] if middle.iter().all(Zero::is_zero) => {
+            // a xⁿ + c
+            let none = Values::new();
+            let index = u32::try_from(rest.degree()).map_err(|_| NotNormal::Spent)?;
+            let power = -c / a;
+            if index.is_odd() || power.is_positive() {
+                let root = Normaliser::new(&none, budget).root_of(index, &number(&power))?;
+                if index.is_even() {
+                    found.push(root.negated());
+                }
+                found.push(root);
+            }
+        }
+        all if all.iter().skip(1).step_by(2).all(Zero::is_zero) => {
+            // Only even powers: a polynomial in the square.
+            let half = Univariate::new(all.iter().step_by(2).cloned().collect());
+            for square in rational_roots(&half, budget)? {
+                if constant::sign(&square, budget).ok_or(NotNormal::NotCovered)? > 0 {
+                    let none = Values::new();
+                    let root = Normaliser::new(&none, budget).root_of(2, &square)?;
+                    found.extend([root.negated(), root]);
+                }
+            }
+        }
+        _ => {
+            for root in rest.roots(budget)? {
+                if let Root::Exact(value) = &root {
+                    found.push(number(value));
+                } else {
+                    found.push(algebraic_constant(&rest, &root));
+                }
+            }
+        }
+    }
+    Ok(found)
+}

@@ -1,0 +1,94 @@
+//! Long tables of verdicts, one file a kind of mathematics, asked through the command line's protocol.
+//!
+//! A row is `from -> to ; options => what is said`; the options are `assume x > 0 & y > 0`, `for x`, `deg`,
+//! `quantities` and `form ...`. Each row was looked at by a person before it was kept: with
+//! `HONEY_LADDER_BLESS=1` the test writes down what is said now, to be read line by line before it is
+//! committed.
+
+use std::fmt::Write as _;
+use std::path::{Path, PathBuf};
+use teaching::check::{CheckAnswer, CheckRequest, answer};
+
+fn said(found: &CheckAnswer) -> String {
+    let mut text = found.verdict.replace('_', " ");
+    if let Some(error) = &found.error {
+        write!(text, ": {}", error.says).expect("a string takes it");
+    }
+    if let Some(domain) = &found.domain {
+        write!(text, " where {domain}").expect("a string takes it");
+    }
+    for (name, values) in [("lost", &found.lost), ("gained", &found.gained)] {
+        if !values.is_empty() {
+            write!(text, "; {name} {}", values.join(", ")).expect("a string takes it");
+        }
+    }
+    if let Some(shown) = &found.counterexample {
+        let at: Vec<_> =
+            shown.at.iter().map(|(letter, value)| format!("{letter} = {value}")).collect();
+        let at = if at.is_empty() { String::new() } else { format!("{}: ", at.join(", ")) };
+        write!(text, "; {at}{} against {}", shown.left, shown.right).expect("a string takes it");
+    }
+    if let Some(fits) = found.form_ok {
+        text += if fits { " (right form)" } else { " (wrong form)" };
+    }
+    text
+}
+
+fn request(row: &str) -> CheckRequest {
+    let mut parts: Vec<&str> = row.split(" ;").map(str::trim).collect();
+    let lines = parts.remove(0);
+    let (from, to) = match lines.split_once(" -> ") {
+        Some((from, to)) => (from.trim().to_owned(), Some(to.trim().to_owned())),
+        None => (lines.to_owned(), None),
+    };
+    let mut request = CheckRequest { from, to, ..CheckRequest::default() };
+    for option in parts {
+        match option.split_once(' ') {
+            Some(("assume", all)) => {
+                request.assume = all.split('&').map(|one| one.trim().to_owned()).collect();
+            }
+            Some(("for", letter)) => request.unknown = Some(letter.to_owned()),
+            Some(("form", form)) => request.form = Some(form.to_owned()),
+            _ if option == "deg" => request.angle = Some("deg".into()),
+            _ if option == "quantities" => request.quantities = true,
+            _ => panic!("no option: {option} in {row}"),
+        }
+    }
+    request
+}
+
+fn tables() -> Vec<PathBuf> {
+    let folder = Path::new(env!("CARGO_MANIFEST_DIR")).join("tests/tables");
+    let entries = std::fs::read_dir(folder).expect("the folder of tables");
+    let mut found: Vec<_> = entries.map(|entry| entry.expect("an entry").path()).collect();
+    found.sort();
+    found
+}
+
+#[test]
+fn every_row_gets_its_verdict() {
+    let bless = std::env::var_os("HONEY_LADDER_BLESS").is_some();
+    let mut wrong = String::new();
+    for table in tables() {
+        let rows = std::fs::read_to_string(&table).expect("a table");
+        let mut written = String::new();
+        for row in rows.lines() {
+            if row.trim().is_empty() || row.starts_with('#') {
+                writeln!(written, "{row}").expect("a string takes it");
+                continue;
+            }
+            let (asked, expected) = row.split_once(" => ").unwrap_or((row, ""));
+            let asked = asked.trim_end();
+            let found = answer(&request(asked));
+            let now = said(&found);
+            writeln!(written, "{asked} => {now}").expect("a string takes it");
+            if now != expected {
+                writeln!(wrong, "{asked}\n   now: {now}\n   was: {expected}").expect("it takes it");
+            }
+        }
+        if bless {
+            std::fs::write(&table, written).expect("the table is written");
+        }
+    }
+    assert!(bless || wrong.is_empty(), "\n{wrong}");
+}
