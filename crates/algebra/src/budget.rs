@@ -31,7 +31,7 @@ impl Budget {
     /// The budget of one verdict, in elementary steps (about a hundred nanoseconds each).
     #[must_use]
     pub const fn for_verdict() -> Self {
-        Self { left: 400_000 }
+        Self { left: 200_000 }
     }
 
     /// Spends `steps`.

@@ -333,11 +333,13 @@ impl Comparison<'_> {
     /// Whether the common domain is proved to be empty, or to have isolated points only.
     fn is_never_defined(&self, needs: &Needs) -> bool {
         let [letter] = &self.letters[..] else { return false };
-        let above = |value: &Quotient| Line::Relations {
+        let line = |value: &Quotient, relation| Line::Relations {
             sides: vec![value.to_expr(), Expr::int(0)],
-            relations: vec![Relation::Greater],
+            relations: vec![relation],
         };
-        let all: Vec<Line> = needs.not_negative.iter().chain(&needs.positive).map(above).collect();
+        let mut all: Vec<Line> =
+            needs.not_negative.iter().map(|v| line(v, Relation::GreaterOrEqual)).collect();
+        all.extend(needs.positive.iter().map(|v| line(v, Relation::Greater)));
         if all.is_empty() {
             return false;
         }

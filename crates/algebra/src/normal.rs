@@ -22,7 +22,9 @@ mod refine;
 mod roots;
 mod univariate;
 
-pub use algebraic::{constant as algebraic_constant, parts as algebraic_parts};
+pub use algebraic::{
+    constant as algebraic_constant, near as algebraic_near, parts as algebraic_parts,
+};
 pub use build::{Needs, Normaliser, NotNormal, Values};
 pub use divide::{exact_quotient, gcd};
 pub use factor::split as factors;

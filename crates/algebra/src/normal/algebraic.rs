@@ -2,10 +2,11 @@
 //! holds just one of its roots.
 
 use super::{Atom, Kernel, KernelKind, Poly, Quotient, Root, Univariate};
+use crate::ball::Enclosure;
 use crate::number::Rational;
 use num_bigint::BigInt;
 use num_integer::Integer;
-use num_traits::One;
+use num_traits::{One, Signed, Zero};
 
 /// The number that is the `root` of the square-free `poly`, as a constant.
 #[must_use]
@@ -33,4 +34,113 @@ pub fn parts(kernel: &Kernel) -> Option<(Root, Univariate)> {
         kernel.arguments.iter().map(Quotient::as_constant).collect::<Option<_>>()?;
     let [low, high, coefficients @ ..] = &values[..] else { return None };
     Some((Root::Between(low.clone(), high.clone()), Univariate::new(coefficients.to_vec())))
+}
+
+/// Where such a number lies, as a decimal of six places.
+#[must_use]
+pub fn near(kernel: &Kernel) -> Option<String> {
+    let inside = enclosure(kernel, 40)?;
+    Some(crate::number::to_decimal_text(&inside.low(), 6))
+}
+
+/// An enclosure of such a number.
+///
+/// The first bits are found by halving; then Newton's method doubles their number, and each time the signs
+/// of the polynomial on both sides prove that the root is still inside.
+#[must_use]
+pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
+    let (root, poly) = parts(kernel)?;
+    let coefficients: Vec<BigInt> = poly.coefficients().iter().map(|c| c.to_integer()).collect();
+    let (low, high) = root.bounds();
+    let (low, high) = (low.clone(), high.clone());
+    let rising = poly.sign_at(&high) > 0;
+    // The scaled polynomial at n/2^at: positive where the root lies to the left, when it rises.
+    let is_left_of_root = |n: &BigInt, at: u32| {
+        let value = scaled_value(&coefficients, n, at);
+        if value.is_zero() { None } else { Some(value.is_positive() != rising) }
+    };
+    let place = |value: &Rational, at: u32| (value.numer() << at).div_floor(value.denom());
+    let mut at = FIRST;
+    let (mut a, mut b) = (place(&low, at), place(&high, at) + 1);
+    // Ends outside the isolating interval would see other roots: stay inside it.
+    while &b - &a > BigInt::from(2) {
+        let middle: BigInt = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), BigInt::one() << at);
+        let left = if value <= low {
+            true
+        } else if value >= high {
+            false
+        } else {
+            match is_left_of_root(&middle, at) {
+                Some(left) => left,
+                None => return Some(Enclosure::between(&value, &value, bits)),
+            }
+        };
+        if left { a = middle } else { b = middle }
+    }
+    while at < bits + 4 {
+        let next = (2 * at - 8).min(bits + 8).max(at + 1);
+        let start: BigInt = (&a + &b) << (next - at - 1);
+        let step = newton(&coefficients, &start, next);
+        let inside = |n: &BigInt| {
+            let value = Rational::new(n.clone(), BigInt::one() << next);
+            low < value && value < high
+        };
+        let tight = step.map(|middle| (&middle - 8, middle + 8)).filter(|(a, b)| {
+            inside(a)
+                && inside(b)
+                && is_left_of_root(a, next) == Some(true)
+                && is_left_of_root(b, next) == Some(false)
+        });
+        (a, b) = match tight {
+            Some(found) => found,
+            None => halved(&a, &b, next - at, (&low, &high), next, &is_left_of_root),
+        };
+        at = next;
+    }
+    let value = |n: &BigInt| Rational::new(n.clone(), BigInt::one() << at);
+    Some(Enclosure::between(&value(&a).max(low), &value(&b).min(high), bits))
+}
+
+/// Bits found by halving before Newton's method takes over.
+const FIRST: u32 = 48;
+
+/// The slow way to more bits, where Newton's method went astray.
+fn halved(
+    a: &BigInt,
+    b: &BigInt,
+    by: u32,
+    (low, high): (&Rational, &Rational),
+    at: u32,
+    is_left_of_root: &impl Fn(&BigInt, u32) -> Option<bool>,
+) -> (BigInt, BigInt) {
+    let (mut a, mut b) = (a << by, b << by);
+    while &b - &a > BigInt::from(2) {
+        let middle: BigInt = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), BigInt::one() << at);
+        let left = value <= *low || (value < *high && is_left_of_root(&middle, at) != Some(false));
+        if left { a = middle } else { b = middle }
+    }
+    (a, b)
+}
+
+/// `2^(at·degree)` times the polynomial at `n/2^at`: a whole number.
+fn scaled_value(coefficients: &[BigInt], n: &BigInt, at: u32) -> BigInt {
+    let mut value = BigInt::zero();
+    let mut shift = 0u32;
+    for coefficient in coefficients.iter().rev() {
+        value = value * n + (coefficient << shift);
+        shift += at;
+    }
+    value
+}
+
+/// One step of Newton's method from `n/2^at`; nothing is proved here.
+fn newton(coefficients: &[BigInt], n: &BigInt, at: u32) -> Option<BigInt> {
+    let (mut value, mut slope) = (BigInt::zero(), BigInt::zero());
+    for coefficient in coefficients.iter().rev() {
+        slope = ((slope * n) >> at) + &value;
+        value = ((value * n) >> at) + (coefficient << at);
+    }
+    (!slope.is_zero()).then(|| n - (value << at) / slope)
 }

@@ -19,9 +19,9 @@ use std::collections::BTreeSet;
 /// First precision tried, in bits.
 const FIRST: u32 = 64;
 /// Highest precision for values that may be transcendental.
-const LAST: u32 = 512;
+const LAST: u32 = 256;
 /// Highest precision that a separation bound may ask for.
-const SEPARATION: u64 = 12_000;
+const SEPARATION: u64 = 10_000;
 
 /// An enclosure of a constant polynomial; `None` when it has letters, or when this precision does not
 /// show that it is defined.
@@ -78,19 +78,7 @@ fn enclose_kernel(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
         KernelKind::Arcsin => Some(argument(0)?.arcsin()),
         KernelKind::Arctan => Some(argument(0)?.arctan()),
         KernelKind::Factorial => None,
-        KernelKind::Algebraic => {
-            let (mut root, poly) = super::algebraic::parts(kernel)?;
-            for _ in 0..bits + 64 {
-                let (low, high) = root.bounds();
-                let width = Enclosure::of(&(high - low), bits);
-                if width.is_below(bits.saturating_sub(2)) {
-                    break;
-                }
-                root.refine(&poly);
-            }
-            let (low, high) = root.bounds();
-            Some(Enclosure::between(low, high, bits))
-        }
+        KernelKind::Algebraic => super::algebraic::enclosure(kernel, bits),
     }
 }
 
@@ -156,8 +144,33 @@ fn rational_sign(value: &Rational) -> i8 {
 }
 
 fn spend(poly: &Poly, bits: u32, budget: &mut Budget) -> Option<()> {
-    let words = (bits as usize / 64).max(1);
-    budget.spend(poly.len() * words * words + 10 * words).ok()
+    budget.spend(cost(poly, bits)).ok()
+}
+
+/// What an enclosure costs, in the steps of a budget.
+fn cost(poly: &Poly, bits: u32) -> usize {
+    let words = bits as usize / 64 + 1;
+    let product = words * (words + 16) / 16;
+    let one = |kernel: &Kernel| {
+        let inside: usize = match kernel.kind {
+            KernelKind::Algebraic => 0,
+            _ => {
+                let cost = |q: &Quotient| cost(q.numerator(), bits) + cost(q.denominator(), bits);
+                kernel.arguments.iter().map(cost).sum()
+            }
+        };
+        inside
+            + product
+                * match kernel.kind {
+                    KernelKind::PrimeRoot => 4,
+                    KernelKind::Root(index) => 4 + 2 * index as usize,
+                    KernelKind::Algebraic => 40 * kernel.arguments.len(),
+                    KernelKind::Absolute | KernelKind::Factorial => 1,
+                    _ => bits as usize / 2,
+                }
+    };
+    let kernels: usize = poly.atoms().into_iter().filter_map(Atom::as_kernel).map(one).sum();
+    kernels + poly.terms().map(|(m, _)| product * (2 + 4 * m.iter().len())).sum::<usize>()
 }
 
 /// Whether a constant polynomial is proved to be zero.

@@ -186,23 +186,35 @@ impl Kernel {
             KernelKind::Absolute => ExprKind::Absolute(first()).into(),
             KernelKind::Power => match &self.arguments[..] {
                 [base, exponent] => {
-                    ExprKind::Power(Box::new(base.to_expr()), Box::new(exponent.to_expr())).into()
+                    ExprKind::Power(Box::new(size(base)), Box::new(exponent.to_expr())).into()
                 }
                 _ => Expr::int(0),
             },
-            KernelKind::Ln => call(Function::Ln),
+            KernelKind::Ln => {
+                let inside = self.arguments.first().map_or_else(|| Expr::int(0), size);
+                ExprKind::Call { function: Function::Ln, arguments: vec![inside] }.into()
+            }
             KernelKind::Sin => call(Function::Sin),
             KernelKind::Cos => self.smaller_angle().unwrap_or_else(|| call(Function::Cos)),
             KernelKind::Arcsin => call(Function::Arcsin),
             KernelKind::Arctan => call(Function::Arctan),
             KernelKind::Factorial => ExprKind::Factorial(first()).into(),
-            KernelKind::Algebraic => {
-                let low = self.arguments.first().and_then(Quotient::as_constant);
-                let text = low.map(|low| crate::number::to_decimal_text(&low, 6));
-                text.map_or_else(|| Expr::int(0), |text| Expr::decimal(&text))
-            }
+            KernelKind::Algebraic => super::algebraic::near(self)
+                .map_or_else(|| Expr::int(0), |text| Expr::decimal(&text)),
         }
     }
+}
+
+/// The absolute value of what stands inside a kernel that means it so, without bars where none are needed.
+fn size(value: &Quotient) -> Expr {
+    if super::build::is_surely_positive(value) {
+        return value.to_expr();
+    }
+    if value.is_constant() {
+        let sign = super::constant::sign(value, &mut crate::budget::Budget::for_verdict());
+        return if sign == Some(-1) { value.negated().to_expr() } else { value.to_expr() };
+    }
+    ExprKind::Absolute(Box::new(value.to_expr())).into()
 }
 
 /// Atoms with their exponents, all positive, in the order of the atoms.

@@ -120,8 +120,10 @@ impl Univariate {
         let below = &divisor.coefficients;
         let leading = below.last().ok_or(Spent)?;
         while rest.len() >= below.len() {
-            budget.spend(below.len() * 8)?;
             let factor = rest.last().ok_or(Spent)? / leading;
+            // Long numbers cost more: the common factor of a fraction takes the square of its length.
+            let words = (factor.numer().bits() + factor.denom().bits()) as usize / 64 + 1;
+            budget.spend(below.len() * (8 + words * words))?;
             if !crate::number::is_within_bits(&factor) {
                 return Err(Spent);
             }
@@ -168,6 +170,20 @@ impl Univariate {
     ) -> Result<Option<Self>, Spent> {
         let (quotient, rest) = self.divide(divisor, budget)?;
         Ok(rest.is_zero().then_some(quotient))
+    }
+
+    /// The polynomial in `y` that this one is for `x = y + by`.
+    #[must_use]
+    pub fn shifted(&self, by: &Rational) -> Self {
+        // Horner's scheme, once for each coefficient.
+        let mut found = self.coefficients.clone();
+        for first in 0..found.len() {
+            for at in (first..found.len() - 1).rev() {
+                let next = &found[at + 1] * by;
+                found[at] += next;
+            }
+        }
+        Self::new(found)
     }
 
     fn derivative(&self) -> Self {
@@ -369,7 +385,8 @@ fn isolate(
     let count = |x: &Rational| changes(chain.iter().map(|p| p.sign_at(x)));
     let mut waiting = vec![(low, high)];
     while let Some((low, high)) = waiting.pop() {
-        budget.spend(chain.len() * chain.len() * 8)?;
+        let words = (low.numer().bits() + low.denom().bits()) as usize / 64 + 1;
+        budget.spend(chain.len() * chain.len() * (8 + 2 * words))?;
         match count(&low) - count(&high) {
             0 => {}
             1 => found.push(Root::Between(low, high)),

@@ -76,16 +76,8 @@ fn near(value: &Quotient) -> Option<Writing> {
     let (monomial, _) = poly.as_term().filter(|(_, factor)| factor.is_one())?;
     let (atom, _) = monomial.iter().next().filter(|_| monomial.degree() == 1)?;
     let kernel = atom.as_kernel().filter(|kernel| kernel.kind == KernelKind::Algebraic)?;
-    let (mut root, polynomial) = crate::normal::algebraic_parts(kernel)?;
-    let target = Rational::new(1.into(), 10_000_000.into());
-    for _ in 0..200 {
-        let (low, high) = root.bounds();
-        if high - low < target {
-            break;
-        }
-        root.refine(&polynomial);
-    }
-    let decimal = Expr::decimal(&crate::number::to_decimal_text(root.bounds().0, 6));
+    let (_, polynomial) = crate::normal::algebraic_parts(kernel)?;
+    let decimal = Expr::decimal(&crate::normal::algebraic_near(kernel)?);
     Some(Writing::Near { polynomial: polynomial.to_expr("x"), decimal })
 }
 

@@ -583,7 +583,18 @@ pub(crate) fn rational_roots(
                 }
             }
         }
-        _ => {
+        all => {
+            // (x + 1)³ = 2: a power of one sum.
+            let n = rest.degree();
+            let shift = -&all[n - 1] / (&all[n] * from_int(n as i64));
+            let moved = rest.shifted(&shift);
+            let middle = &moved.coefficients()[1..n];
+            if !shift.is_zero() && middle.iter().all(Zero::is_zero) {
+                for root in rational_roots(&moved, budget)? {
+                    found.push(root.plus(&number(&shift), budget)?);
+                }
+                return Ok(found);
+            }
             for root in rest.roots(budget)? {
                 if let Root::Exact(value) = &root {
                     found.push(number(value));
