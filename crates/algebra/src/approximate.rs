@@ -18,6 +18,13 @@ pub(crate) fn value(expr: &Expr, at: &Point) -> f64 {
         ExprKind::Symbol(name) => at.get(name).copied().unwrap_or(f64::NAN),
         ExprKind::Constant(Constant::Pi) => std::f64::consts::PI,
         ExprKind::Constant(Constant::Euler) => std::f64::consts::E,
+        // Any sizes will do that no law connects.
+        ExprKind::Unit(unit) => unit
+            .parts()
+            .iter()
+            .fold(unit.factor().to_f64().unwrap_or(f64::NAN), |size, (base, power)| {
+                size * (1.0 + 0.377 * (*base as u8 as f64)).powi(*power)
+            }),
         ExprKind::Negative(a) => -of(a),
         ExprKind::Add(a, b) => of(a) + of(b),
         ExprKind::Subtract(a, b) => of(a) - of(b),

@@ -233,7 +233,17 @@ impl Comparison<'_> {
                 left: Shown::Value(shortest(&l, self.left, at)),
                 right: Shown::Value(shortest(&r, self.right, at)),
             }),
-            None => Look::Unknown,
+            None => {
+                let mixed = l.minus(&r, budget).is_ok_and(|d| constant::mixes_units(&d, budget));
+                if !mixed {
+                    return Look::Unknown;
+                }
+                Look::Apart(Counterexample {
+                    at: at.clone(),
+                    left: Shown::Value(shortest(&l, self.left, at)),
+                    right: Shown::Value(shortest(&r, self.right, at)),
+                })
+            }
         }
     }
 
@@ -478,6 +488,9 @@ fn simpler(mut needs: Needs) -> Needs {
             *needed = inside;
         }
     }
+    needs.not_zero.retain(|value| {
+        !crate::normal::is_surely_positive(&Quotient::whole(value.numerator().clone()))
+    });
     let (strict, rest): (Vec<_>, Vec<_>) =
         needs.not_negative.into_iter().partition(|value| needs.not_zero.contains(value));
     needs.not_zero.retain(|value| !strict.contains(value));
@@ -508,6 +521,9 @@ fn shortest(value: &Quotient, typed: &Expr, at: &Values) -> Expr {
         _ => part,
     });
     let length = |expr: &Expr| crate::write::text(expr).chars().count();
+    if worked.any(&mut |part| matches!(part.kind, ExprKind::Unit(_))) {
+        return if length(&put) <= length(&worked) { put } else { worked };
+    }
     if 3 * length(&put) < 2 * length(&worked) { put } else { worked }
 }
 

@@ -4,6 +4,7 @@
 //! which is being asked; so the tree keeps what was written.
 
 use crate::number::{Rational, Written};
+use crate::unit::Unit;
 use num_bigint::BigInt;
 use num_traits::{One, Signed};
 use std::collections::BTreeSet;
@@ -55,6 +56,8 @@ pub enum ExprKind {
     Symbol(String),
     /// π or Euler's number.
     Constant(Constant),
+    /// A unit, as the `cm` of `5 cm`, which is a product.
+    Unit(Unit),
     /// `-a`
     Negative(Box<Expr>),
     /// `a + b`
@@ -239,7 +242,10 @@ impl Expr {
     #[must_use]
     pub fn children(&self) -> Vec<&Expr> {
         match &self.kind {
-            ExprKind::Number(_) | ExprKind::Symbol(_) | ExprKind::Constant(_) => Vec::new(),
+            ExprKind::Number(_)
+            | ExprKind::Symbol(_)
+            | ExprKind::Constant(_)
+            | ExprKind::Unit(_) => Vec::new(),
             ExprKind::Negative(a)
             | ExprKind::Absolute(a)
             | ExprKind::Percent(a)
@@ -263,7 +269,10 @@ impl Expr {
     pub fn map(&self, change: &mut impl FnMut(Expr) -> Expr) -> Expr {
         let mut go = |part: &Expr| Box::new(part.map(change));
         let kind = match &self.kind {
-            ExprKind::Number(_) | ExprKind::Symbol(_) | ExprKind::Constant(_) => self.kind.clone(),
+            ExprKind::Number(_)
+            | ExprKind::Symbol(_)
+            | ExprKind::Constant(_)
+            | ExprKind::Unit(_) => self.kind.clone(),
             ExprKind::Negative(a) => ExprKind::Negative(go(a)),
             ExprKind::Absolute(a) => ExprKind::Absolute(go(a)),
             ExprKind::Percent(a) => ExprKind::Percent(go(a)),

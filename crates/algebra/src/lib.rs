@@ -23,6 +23,7 @@ pub mod read;
 pub mod round;
 pub mod solve;
 pub mod step;
+pub mod unit;
 pub mod write;
 
 pub use assume::Assumptions;
@@ -31,6 +32,8 @@ pub use expr::{Expr, ExprKind, Function, Span};
 pub use line::{Line, Relation};
 pub use number::{Rational, Written};
 pub use read::{Mend, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
+pub use read::{Options, read_line_with};
 pub use step::{
     Role, Setting, StepVerdict, compare, compare_given, judge_alone, judge_alone_given,
 };
+pub use unit::Unit;

@@ -65,6 +65,48 @@ impl Relation {
     }
 }
 
+/// One interval as it is written: each end with whether it belongs to it; a missing end is infinity.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Piece {
+    /// The left end.
+    pub low: Option<(Expr, bool)>,
+    /// The right end.
+    pub high: Option<(Expr, bool)>,
+}
+
+impl Piece {
+    /// The brackets that say which ends belong to it.
+    #[must_use]
+    pub fn brackets(&self) -> (char, char) {
+        let holds =
+            |end: &Option<(Expr, bool)>| end.as_ref().is_some_and(|(_, included)| *included);
+        (if holds(&self.low) { '[' } else { '(' }, if holds(&self.high) { ']' } else { ')' })
+    }
+
+    /// `2 ≤ x < 5`; everything when both ends are missing.
+    #[must_use]
+    pub fn of_letter(&self, letter: &Expr) -> Line {
+        let below = |included: bool| {
+            if included { Relation::LessOrEqual } else { Relation::Less }
+        };
+        let (sides, relations) = match (self.low.clone(), self.high.clone()) {
+            (None, None) => return Line::AllReals,
+            (Some((low, included)), None) => {
+                (vec![letter.clone(), low], vec![below(included).turned()])
+            }
+            (None, Some((high, included))) => (vec![letter.clone(), high], vec![below(included)]),
+            (Some((low, a)), Some((high, b))) => {
+                (vec![low, letter.clone(), high], vec![below(a), below(b)])
+            }
+        };
+        Line::Relations { sides, relations }
+    }
+
+    fn ends(&self) -> impl Iterator<Item = &Expr> {
+        self.low.iter().chain(&self.high).map(|(value, _)| value)
+    }
+}
+
 /// One line, as it was read.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub enum Line {
@@ -77,6 +119,12 @@ pub enum Line {
     AnyOf(Vec<Line>),
     /// `x + y = 5; x - y = 1`: all of these.
     AllOf(Vec<Line>),
+    /// `let u = x^2`: gives a letter its meaning.
+    Definition { letter: String, value: Expr },
+    /// `≈ 3.14`: the line above, rounded.
+    Rounded(Expr),
+    /// `[2, 5)`, `(-∞, 2) ∪ (3, ∞)`: intervals that no letter is named for.
+    Set(Vec<Piece>),
     /// "no solution"
     NoSolution,
     /// "all real numbers"
@@ -115,6 +163,17 @@ impl Line {
             },
             Self::AnyOf(lines) => Self::AnyOf(lines.iter().map(|line| line.map(change)).collect()),
             Self::AllOf(lines) => Self::AllOf(lines.iter().map(|line| line.map(change)).collect()),
+            Self::Definition { letter, value } => {
+                Self::Definition { letter: letter.clone(), value: change(value) }
+            }
+            Self::Rounded(value) => Self::Rounded(change(value)),
+            Self::Set(pieces) => {
+                let mut end = |end: &Option<(Expr, bool)>| {
+                    end.as_ref().map(|(value, included)| (change(value), *included))
+                };
+                let pieces = pieces.iter().map(|p| Piece { low: end(&p.low), high: end(&p.high) });
+                Self::Set(pieces.collect())
+            }
             Self::NoSolution | Self::AllReals | Self::Sentence(_) => self.clone(),
         }
     }
@@ -128,6 +187,8 @@ impl Line {
             Self::AnyOf(lines) | Self::AllOf(lines) => {
                 lines.iter().flat_map(Self::expressions).collect()
             }
+            Self::Definition { value, .. } | Self::Rounded(value) => vec![value],
+            Self::Set(pieces) => pieces.iter().flat_map(Piece::ends).collect(),
             Self::NoSolution | Self::AllReals | Self::Sentence(_) => Vec::new(),
         }
     }

@@ -25,6 +25,7 @@ mod univariate;
 pub use algebraic::{
     constant as algebraic_constant, near as algebraic_near, parts as algebraic_parts,
 };
+pub(crate) use build::is_surely_positive;
 pub use build::{Needs, Normaliser, NotNormal, Values};
 pub use divide::{exact_quotient, gcd};
 pub use factor::split as factors;

@@ -7,7 +7,7 @@ mod rational;
 mod written;
 
 pub use rational::{
-    Rational, decimal_places, exact_root, from_int, is_within_bits, round_to_places, show,
+    Rational, decimal_places, exact_root, from_int, in_base, is_within_bits, round_to_places, show,
     square_part, to_decimal_text,
 };
 pub use written::{Notation, Written};

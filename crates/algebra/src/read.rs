@@ -35,6 +35,9 @@ pub struct Reading {
     pub line: Line,
     /// Where it could have been meant otherwise.
     pub notes: Vec<Note>,
+    /// What it says when `(2)` or `(a)` at its beginning is a label; to be taken only when the line above
+    /// fits this reading and not the other.
+    pub unlabelled: Option<Line>,
 }
 
 /// Reads one line of any kind, typed or pasted; LaTeX commands in it are understood.
@@ -48,7 +51,24 @@ pub struct Reading {
 /// # Ok::<(), algebra::ReadError>(())
 /// ```
 pub fn read_line(text: &str) -> Result<Reading, ReadError> {
-    read(text, false)
+    read(text, false, false)
+}
+
+/// How a line is to be read.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
+pub struct Options {
+    /// As LaTeX from an equation editor, where `x^23` is x squared times three.
+    pub latex: bool,
+    /// Words behind numbers are units, and `$` is money.
+    pub quantities: bool,
+}
+
+/// Reads one line as [`read_line`] does, in another way.
+///
+/// # Errors
+/// As [`read_line`].
+pub fn read_line_with(text: &str, options: Options) -> Result<Reading, ReadError> {
+    read(text, options.latex, options.quantities)
 }
 
 /// Reads one line of LaTeX as an equation editor writes it, where `x^23` is x squared times three.
@@ -56,15 +76,15 @@ pub fn read_line(text: &str) -> Result<Reading, ReadError> {
 /// # Errors
 /// As [`read_line`].
 pub fn read_latex(text: &str) -> Result<Reading, ReadError> {
-    read(text, true)
+    read(text, true, false)
 }
 
-fn read(text: &str, latex: bool) -> Result<Reading, ReadError> {
+fn read(text: &str, latex: bool, quantities: bool) -> Result<Reading, ReadError> {
     if text.len() > budget::LINE_BYTES {
         return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
     }
-    let tokens = token::tokens(text, latex)?;
-    lines::read(text, &tokens)
+    let tokens = token::tokens(text, latex, quantities)?;
+    lines::read(text, &tokens, quantities)
 }
 
 /// Reads a line that must be one expression.

@@ -61,7 +61,7 @@ fn steps(written: &Written) -> Vec<Rational> {
         }
         Notation::Decimal { places: p } => vec![ten(-places(p))],
         Notation::Scientific { places: p, exponent } => vec![ten(exponent - places(p))],
-        Notation::Repeating { .. } | Notation::Mixed { .. } => Vec::new(),
+        Notation::Repeating { .. } | Notation::Mixed { .. } | Notation::Based { .. } => Vec::new(),
     }
 }
 

@@ -144,6 +144,15 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     }
     match (from, to) {
         (Line::Sentence(_), _) | (_, Line::Sentence(_)) => StepVerdict::Undecided,
+        // A definition says nothing of the line above; it has to make sense by itself.
+        (_, Line::Definition { .. }) => judge_alone_given(to, setting),
+        (Line::Definition { .. }, _) => StepVerdict::Undecided,
+        (Line::Expression(value), Line::Rounded(near)) => rounded(value, near),
+        (_, Line::Rounded(near)) => match from.as_equation() {
+            Some((_, value)) => rounded(value, near),
+            None => StepVerdict::Undecided,
+        },
+        (Line::Rounded(_), _) => StepVerdict::Undecided,
         (Line::Expression(a), Line::Expression(b)) => {
             of_values(equal_given(a, b, &setting.assumed))
         }
@@ -210,6 +219,14 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
                 }
             }
             open.unwrap_or(StepVerdict::Equivalent { provided: all })
+        }
+        Line::Definition { letter, value } => {
+            let sound = !value.symbols().contains(letter);
+            if sound {
+                StepVerdict::Equivalent { provided: Vec::new() }
+            } else {
+                different(Reason::Shape)
+            }
         }
         _ => StepVerdict::Undecided,
     }
@@ -312,8 +329,11 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return verdict;
         }
         let verdict = in_one_letter(from, to, &letter, setting);
-        if verdict != StepVerdict::Undecided || letters.len() == 1 {
+        if verdict != StepVerdict::Undecided {
             return verdict;
+        }
+        if letters.len() == 1 {
+            return several::compare(from, to, &letters, &setting.assumed);
         }
     }
     if is_system(from) || is_system(to) {

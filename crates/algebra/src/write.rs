@@ -59,3 +59,21 @@ fn may_touch(left: &Expr, right: &Expr) -> bool {
     };
     ends_well && begins_well
 }
+
+/// Whether a product is a number, or more, with its unit: `5 cm`, `12 cm²`.
+fn is_quantity(a: &Expr, b: &Expr) -> bool {
+    let is_unit = match &b.kind {
+        ExprKind::Unit(_) => true,
+        ExprKind::Power(base, _) => matches!(base.kind, ExprKind::Unit(_)),
+        _ => false,
+    };
+    is_unit && unit_before(a, b).is_none()
+}
+
+/// The sign of a currency that stands before its number.
+fn unit_before(a: &Expr, b: &Expr) -> Option<&'static str> {
+    match (&a.kind, &b.kind) {
+        (ExprKind::Number(_), ExprKind::Unit(unit)) if unit.stands_before() => Some(unit.symbol()),
+        _ => None,
+    }
+}

@@ -128,6 +128,7 @@ fn node(expr: &Expr) -> Value {
             _ => number(&written.text()),
         },
         ExprKind::Symbol(name) => letter(name),
+        ExprKind::Unit(unit) => text(unit.symbol()),
         ExprKind::Constant(Constant::Pi) => json!({ "k": "var", "v": "π" }),
         ExprKind::Constant(Constant::Euler) => json!({ "k": "var", "v": "e" }),
         ExprKind::Negative(a) => row(vec![json!({ "k": "sign", "v": "−" }), factor(a)]),

@@ -9,8 +9,8 @@ use algebra::form::Form;
 use algebra::solve::Solution;
 use algebra::write::text;
 use algebra::{
-    Assumptions, Counterexample, Line, ReadError, Setting, StepVerdict, compare_given,
-    judge_alone_given, read_line,
+    Assumptions, Counterexample, Line, Options, ReadError, Reading, Setting, StepVerdict,
+    compare_given, judge_alone_given, read_line_with,
 };
 use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
@@ -148,6 +148,7 @@ pub(crate) fn request<T: DeserializeOwned>(
 #[must_use]
 pub fn answer(request: &CheckRequest) -> CheckAnswer {
     let id = || request.id.clone();
+    let read = |text: &str| read(text, request.quantities);
     let (from, to) = match (read(&request.from), request.to.as_deref().map(read).transpose()) {
         (Ok(from), Ok(to)) => (from, to),
         (Err(error), _) | (_, Err(error)) => {
@@ -155,7 +156,8 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
         }
     };
     let form = request.form.as_deref().and_then(Form::named);
-    let form_ok = form.map(|form| form.fits(to.as_ref().unwrap_or(&from)));
+    let (from, to) = (from.line, to);
+    let form_ok = form.map(|form| form.fits(to.as_ref().map_or(&from, |reading| &reading.line)));
     let assumed = match Assumptions::read(request.assume.iter().map(String::as_str)) {
         Ok(assumed) => assumed,
         Err((text, error)) => {
@@ -170,18 +172,19 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             return CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") };
         }
     };
-    // What is not covered yet is undecided: units change what lines mean.
-    if request.quantities {
-        return CheckAnswer { form_ok, ..CheckAnswer::new(id(), "undecided") };
-    }
-    let (from, to) = match request.angle.as_deref() {
-        Some("deg") => (in_radians(&from), to.as_ref().map(in_radians)),
-        _ => (from, to),
+    let meant = |line: Line| match request.angle.as_deref() {
+        Some("deg") => in_radians(&line),
+        _ => line,
     };
+    let from = meant(from);
     let setting = Setting { unknown: request.unknown.clone(), assumed };
-    let verdict = match &to {
-        Some(to) => compare_given(&from, to, &setting),
-        None => judge_alone_given(&from, &setting),
+    let (verdict, to) = match to {
+        Some(reading) => {
+            let (line, other) = (meant(reading.line), reading.unlabelled.map(meant));
+            let (verdict, line) = best_reading(&from, line, other, &setting);
+            (verdict, Some(line))
+        }
+        None => (judge_alone_given(&from, &setting), None),
     };
     let answer = match verdict {
         StepVerdict::Tested { .. } | StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
@@ -204,8 +207,26 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
     CheckAnswer { form_ok, ..answer }
 }
 
-fn read(text: &str) -> Result<Line, ErrorText> {
-    read_line(text).map(|reading| reading.line).map_err(|error| unreadable(text, &error))
+/// The verdict on a line that may begin with a label: without it, when only that reading fits the line above.
+pub(crate) fn best_reading(
+    from: &Line,
+    line: Line,
+    unlabelled: Option<Line>,
+    setting: &Setting,
+) -> (StepVerdict, Line) {
+    let verdict = compare_given(from, &line, setting);
+    if let (StepVerdict::NotEquivalent(_), Some(other)) = (&verdict, unlabelled) {
+        let without = compare_given(from, &other, setting);
+        if matches!(without, StepVerdict::Equivalent { .. }) {
+            return (without, other);
+        }
+    }
+    (verdict, line)
+}
+
+fn read(text: &str, quantities: bool) -> Result<Reading, ErrorText> {
+    let options = Options { quantities, ..Options::default() };
+    read_line_with(text, options).map_err(|error| unreadable(text, &error))
 }
 
 fn unreadable(text: &str, error: &ReadError) -> ErrorText {
@@ -273,7 +294,7 @@ mod tests {
             (r#"{"id":5,"from":"5+3 = 8×2 = 16"}"#,
              r#"{"id":5,"verdict":"not_equivalent","certainty":"proved","lost":[],"gained":[],"counterexample":{"at":{},"left":"8","right":"16"}}"#),
             (r#"{"id":6,"from":"0.05 m","to":"5 cm","quantities":true}"#,
-             r#"{"id":6,"verdict":"undecided","certainty":"tested","lost":[],"gained":[]}"#),
+             r#"{"id":6,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[]}"#),
             (r#"{"id":7,"from":"6/8","to":"3/4","form":"lowest_terms"}"#,
              r#"{"id":7,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"form_ok":true}"#),
         ] { assert_eq!(ask(question), expected); }

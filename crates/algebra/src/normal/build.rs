@@ -89,6 +89,19 @@ impl<'a> Normaliser<'a> {
             ExprKind::Constant(constant) => {
                 Ok(Quotient::whole(Poly::atom(Atom::Constant(*constant))))
             }
+            ExprKind::Unit(unit) => {
+                let mut found = Quotient::constant(unit.factor());
+                for (base, power) in unit.parts() {
+                    let one = Quotient::whole(Poly::atom(Atom::Unit(*base)));
+                    let raised = one.power(power.unsigned_abs(), self.budget)?;
+                    found = if *power < 0 {
+                        self.divided(&found, raised)?
+                    } else {
+                        found.times(&raised, self.budget)?
+                    };
+                }
+                Ok(found)
+            }
             ExprKind::Negative(a) => Ok(self.build(a)?.negated()),
             ExprKind::Add(a, b) => {
                 let (a, b) = (self.build(a)?, self.build(b)?);
@@ -367,7 +380,7 @@ fn constant_of(poly: &Poly) -> Rational {
 }
 
 /// Sums of even powers and squares of kernels with a positive constant are positive everywhere.
-pub(super) fn is_surely_positive(value: &Quotient) -> bool {
+pub(crate) fn is_surely_positive(value: &Quotient) -> bool {
     is_positive_poly(value.numerator()) && is_positive_poly(value.denominator())
 }
 
@@ -393,7 +406,7 @@ fn is_positive_poly(poly: &Poly) -> bool {
 fn is_positive_atom(atom: &Atom) -> bool {
     match atom {
         Atom::Symbol(_) => false,
-        Atom::Constant(_) => true,
+        Atom::Constant(_) | Atom::Unit(_) => true,
         Atom::Kernel(kernel) => {
             matches!(kernel.kind, KernelKind::PrimeRoot | KernelKind::Power | KernelKind::Factorial)
         }

@@ -58,7 +58,7 @@ pub fn enclose(value: &Quotient, bits: u32) -> Option<Enclosure> {
 
 fn enclose_atom(atom: &Atom, bits: u32) -> Option<Enclosure> {
     match atom {
-        Atom::Symbol(_) => None,
+        Atom::Symbol(_) | Atom::Unit(_) => None,
         Atom::Constant(Constant::Pi) => Some(Enclosure::pi(bits)),
         Atom::Constant(Constant::Euler) => Enclosure::int(1, bits).exp(),
         Atom::Kernel(kernel) => enclose_kernel(kernel, bits),
@@ -106,6 +106,20 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
     }
     if !poly.is_constant() {
         return None;
+    }
+    if poly.atoms().iter().any(|atom| matches!(atom, Atom::Unit(_))) {
+        // Units are positive and independent: only what stands before one unit has a sign.
+        let parts = poly.grouped(|atom| matches!(atom, Atom::Unit(_)));
+        let mut signs = Vec::new();
+        for part in parts.values() {
+            signs.push(poly_sign(part, budget)?);
+        }
+        signs.retain(|&sign| sign != 0);
+        return match signs[..] {
+            [] => Some(0),
+            [sign] => Some(sign),
+            _ => None,
+        };
     }
     let mut bits = FIRST;
     let mut tried_zero = false;
@@ -338,4 +352,12 @@ impl Algebraic {
             _ => None,
         }
     }
+}
+
+/// Whether a constant adds what no unit has in common, as `3 m + 2 s`, and so is not zero.
+#[must_use]
+pub fn mixes_units(value: &Quotient, budget: &mut Budget) -> bool {
+    let parts = value.numerator().grouped(|atom| matches!(atom, Atom::Unit(_)));
+    let mut apart = |part: &Poly| poly_sign(part, budget).is_some_and(|sign| sign != 0);
+    parts.values().filter(|part| apart(part)).count() > 1
 }

@@ -4,6 +4,7 @@
 use super::{Poly, Quotient};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::number::Rational;
+use crate::unit::{Base, Unit};
 use std::cmp::Ordering;
 use std::collections::BTreeSet;
 use std::sync::Arc;
@@ -15,6 +16,8 @@ pub enum Atom {
     Symbol(Arc<str>),
     /// π or e.
     Constant(Constant),
+    /// A base unit: positive, and independent of all the others.
+    Unit(Base),
     /// A value that the four operations cannot reach.
     Kernel(Arc<Kernel>),
 }
@@ -84,7 +87,7 @@ impl Atom {
             Self::Symbol(name) => {
                 found.insert(name.to_string());
             }
-            Self::Constant(_) => {}
+            Self::Constant(_) | Self::Unit(_) => {}
             Self::Kernel(kernel) => {
                 for argument in &kernel.arguments {
                     argument.numerator().collect_symbols(found);
@@ -99,7 +102,7 @@ impl Atom {
     pub fn mentions(&self, letter: &str) -> bool {
         match self {
             Self::Symbol(name) => &**name == letter,
-            Self::Constant(_) => false,
+            Self::Constant(_) | Self::Unit(_) => false,
             Self::Kernel(kernel) => kernel.arguments.iter().any(|a| a.mentions(letter)),
         }
     }
@@ -109,7 +112,7 @@ impl Atom {
     pub fn is_constant(&self) -> bool {
         match self {
             Self::Symbol(_) => false,
-            Self::Constant(_) => true,
+            Self::Constant(_) | Self::Unit(_) => true,
             Self::Kernel(kernel) => kernel.arguments.iter().all(Quotient::is_constant),
         }
     }
@@ -155,6 +158,8 @@ impl Atom {
         match self {
             Self::Symbol(name) => Expr::symbol(name),
             Self::Constant(constant) => ExprKind::Constant(*constant).into(),
+            Self::Unit(base) => Unit::named(base.symbol())
+                .map_or_else(|| Expr::int(1), |u| ExprKind::Unit(u).into()),
             Self::Kernel(kernel) => kernel.to_expr(),
         }
     }

@@ -214,7 +214,7 @@ impl Normaliser<'_> {
     fn size_of_factor(&mut self, factor: Quotient) -> Built {
         let atom = factor.numerator().as_term().and_then(|(m, _)| m.iter().next().cloned());
         let keeps_its_sign = match atom {
-            Some((Atom::Constant(_), _)) => true,
+            Some((Atom::Constant(_) | Atom::Unit(_), _)) => true,
             Some((Atom::Kernel(k), _)) => match k.kind {
                 KernelKind::Root(index) => index.is_even(),
                 KernelKind::PrimeRoot

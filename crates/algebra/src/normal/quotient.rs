@@ -1,6 +1,6 @@
 //! A quotient of two polynomials; the denominator is never the zero polynomial.
 
-use super::Poly;
+use super::{Atom, Poly};
 use crate::budget::{Budget, Spent};
 use crate::expr::Expr;
 use crate::number::Rational;
@@ -181,15 +181,50 @@ impl Quotient {
         Self::new(above, below).ok_or(Spent)
     }
 
+    /// A number with its unit: `0.05 m`, `25 m/s`.
+    fn quantity(&self) -> Option<Expr> {
+        let is_unit = |atom: &Atom| matches!(atom, Atom::Unit(_));
+        let (above, factor) = self.numerator.as_term()?;
+        let (below, _) = self.denominator.as_term()?;
+        let all = above.iter().chain(below.iter());
+        if above.iter().len() + below.iter().len() == 0 || !all.map(|(a, _)| a).all(is_unit) {
+            return None;
+        }
+        let number = match crate::number::decimal_places(factor) {
+            Some(places @ 1..=6) => Expr::decimal(&crate::number::to_decimal_text(factor, places)),
+            _ => Expr::rational(factor),
+        };
+        let quantity = match units(above) {
+            Some(above) => number.times(above),
+            None => number,
+        };
+        Some(match units(below) {
+            Some(below) => quantity.over(below),
+            None => quantity,
+        })
+    }
+
     /// As an expression, for showing.
     #[must_use]
     pub fn to_expr(&self) -> Expr {
+        if let Some(quantity) = self.quantity() {
+            return quantity;
+        }
         match self.as_constant() {
             Some(value) => Expr::rational(&value),
             None if self.denominator == Poly::int(1) => self.numerator.to_expr(),
             None => self.numerator.to_expr().over(self.denominator.to_expr()),
         }
     }
+}
+
+/// A product of units; `None` for none.
+fn units(monomial: &super::Monomial) -> Option<Expr> {
+    let one = |(atom, exponent): &(Atom, u32)| {
+        let unit = atom.to_expr();
+        if *exponent == 1 { unit } else { unit.to_the(*exponent) }
+    };
+    monomial.iter().map(one).reduce(Expr::times)
 }
 
 impl Default for Quotient {

@@ -77,6 +77,12 @@ pub fn square_part(n: &BigInt) -> Option<(BigInt, Vec<u64>)> {
     Some((outside, primes))
 }
 
+/// The digits of a whole number in a base from 2 to 16, capitals for ten to fifteen.
+#[must_use]
+pub fn in_base(value: &Rational, base: u32) -> String {
+    value.to_integer().to_str_radix(base.clamp(2, 16)).to_uppercase()
+}
+
 /// How many decimal places write `value` exactly; `None` when its decimal does not end.
 #[must_use]
 pub fn decimal_places(value: &Rational) -> Option<u32> {

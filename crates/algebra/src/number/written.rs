@@ -15,6 +15,8 @@ pub enum Notation {
     Repeating { places: u32, period: u32 },
     /// `3 1/2`: the whole part and the fraction as written, which need not be in lowest terms.
     Mixed { whole: BigInt, numerator: BigInt, denominator: BigInt },
+    /// `1011_2`: a whole number in that base.
+    Based { base: u32 },
     /// `3.2e5`: `places` digits after the point of the mantissa, and the power of ten.
     Scientific { places: u32, exponent: i32 },
 }
@@ -88,6 +90,18 @@ impl Written {
         Some(Self { value, notation: Notation::Scientific { places, exponent } })
     }
 
+    /// A whole number in a base from 2 to 16, its digits as they are typed: `1011` in base 2. `None` when a
+    /// digit does not belong to the base.
+    #[must_use]
+    pub fn based(digits: &str, base: u32) -> Option<Self> {
+        let upper = digits.bytes().all(|b| b.is_ascii_digit() || b.is_ascii_uppercase());
+        if !(2..=16).contains(&base) || digits.is_empty() || !upper {
+            return None;
+        }
+        let value = BigInt::parse_bytes(digits.as_bytes(), base)?;
+        Some(Self { value: Rational::from_integer(value), notation: Notation::Based { base } })
+    }
+
     /// The exact value.
     #[must_use]
     pub fn value(&self) -> &Rational {
@@ -113,6 +127,9 @@ impl Written {
                 let digits = super::to_decimal_text(&cut, all);
                 let at = digits.len() - *period as usize;
                 format!("{}({})", &digits[..at], &digits[at..])
+            }
+            Notation::Based { base } => {
+                format!("{}_{base}", super::in_base(&self.value, *base))
             }
             Notation::Mixed { whole, numerator, denominator } => {
                 format!("{whole} {numerator}/{denominator}")
@@ -141,6 +158,8 @@ mod tests {
             (Written::repeating("0.", "142857"), "1/7", "0.(142857)"),
             (Written::mixed(3.into(), 1.into(), 2.into()), "7/2", "3 1/2"),
             (Written::scientific("3.2", 5), "320000", "3.2e5"),
+            (Written::based("1011", 2), "11", "1011_2"),
+            (Written::based("2F", 16), "47", "2F_16"),
             (Written::scientific("5", -2), "1/20", "5e-2"),
         ] {
             let written = written.expect("these are numbers");
@@ -149,5 +168,6 @@ mod tests {
         }
         assert!(Written::mixed(1.into(), 1.into(), 0.into()).is_none());
         assert!(Written::scientific("1", 100_000).is_none());
+        assert!(Written::based("12", 2).is_none() && Written::based("2f", 16).is_none());
     }
 }

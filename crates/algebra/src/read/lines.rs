@@ -5,27 +5,113 @@ use super::parser::Parser;
 use super::token::{Token, TokenKind as T};
 use super::{Note, Reading, names};
 use crate::expr::{Expr, ExprKind, Span};
-use crate::line::{Line, Relation};
+use crate::line::{Line, Piece, Relation};
 
 /// Words that may lead into a line and say nothing about its mathematics.
 const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
 
-pub(super) fn read(text: &str, tokens: &[Token]) -> Result<Reading, ReadError> {
+pub(super) fn read(text: &str, tokens: &[Token], quantities: bool) -> Result<Reading, ReadError> {
     let trimmed = trim(tokens);
+    let text = Source { text, quantities };
+    let text = &text;
     if trimmed.is_empty() {
-        return Err(ReadError::new(ReadErrorKind::Empty, Span::new(0, text.len())));
+        return Err(ReadError::new(ReadErrorKind::Empty, Span::new(0, text.text.len())));
     }
     if let Some(line) = spoken(trimmed) {
-        return Ok(Reading { line, notes: Vec::new() });
+        return Ok(Reading { line, notes: Vec::new(), unlabelled: None });
     }
     let mut notes = Vec::new();
+    if let Some(line) = special(text, trimmed, &mut notes) {
+        return Ok(Reading { line, notes, unlabelled: None });
+    }
+    // A label such as `(2)` is passed over only when the line above asks for it.
+    let unlabelled =
+        labelled(trimmed).and_then(|rest| alternatives(text, rest, &mut Vec::new()).ok());
     match alternatives(text, trimmed, &mut notes) {
-        Ok(line) => Ok(Reading { line, notes }),
+        Ok(line) => Ok(Reading { line, notes, unlabelled }),
+        Err(_) if unlabelled.is_some() => {
+            let line = unlabelled.unwrap_or(Line::NoSolution);
+            Ok(Reading { line, notes: Vec::new(), unlabelled: None })
+        }
         Err(error) if is_sentence(tokens, &error) => {
-            Ok(Reading { line: Line::Sentence(Span::new(0, text.len())), notes: Vec::new() })
+            let line = Line::Sentence(Span::new(0, text.text.len()));
+            Ok(Reading { line, notes: Vec::new(), unlabelled: None })
         }
         Err(error) => Err(error),
     }
+}
+
+/// The text of a line, and whether words behind numbers are units.
+struct Source<'a> {
+    text: &'a str,
+    quantities: bool,
+}
+
+/// What stands behind `(2)` or `(a)`.
+fn labelled(tokens: &[Token]) -> Option<&[Token]> {
+    match tokens {
+        [open, label, close, rest @ ..]
+            if matches!(open.kind, T::Open('(' | '['))
+                && matches!(close.kind, T::Close(')' | ']'))
+                && (matches!(&label.kind, T::Number(n) if n.len() <= 2 && !n.contains('.'))
+                    || matches!(&label.kind, T::Word(w) if w.chars().count() <= 3))
+                && !rest.is_empty() =>
+        {
+            Some(rest)
+        }
+        _ => None,
+    }
+}
+
+/// `let u = x^2`, `≈ 3.14`, `[2, 5)`.
+fn special(text: &Source<'_>, trimmed: &[Token], notes: &mut Vec<Note>) -> Option<Line> {
+    if let [first, rest @ ..] = trimmed
+        && word(first).is_some_and(|w| matches!(w.as_str(), "let" | "put" | "set" | "where"))
+        && let Ok(line) = relation(text, rest, notes)
+        && let Some((left, value)) = line.as_equation()
+        && let ExprKind::Symbol(letter) = &left.kind
+    {
+        return Some(Line::Definition { letter: letter.clone(), value: value.clone() });
+    }
+    if let [first, rest @ ..] = trimmed
+        && first.kind == T::Relation(Relation::Approximate)
+        && let Ok(value) = expr_of(text, rest, notes)
+    {
+        return Some(Line::Rounded(value));
+    }
+    pieces(text, trimmed, notes).map(Line::Set)
+}
+
+/// `[2, 5)`, `(-∞, 2) ∪ (3, ∞)`: a bracket that is round on both sides needs `∞` to be told from a point.
+fn pieces(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Option<Vec<Piece>> {
+    let parts =
+        split(tokens, |token| token.kind == T::Union || word(token).is_some_and(|w| w == "u"));
+    let mut found = Vec::new();
+    for part in &parts {
+        let [Token { kind: T::Open(open), .. }, inside @ .., Token { kind: T::Close(close), .. }] =
+            part
+        else {
+            return None;
+        };
+        let ends = split(inside, |token| matches!(token.kind, T::Comma | T::Semicolon));
+        let [low, high] = &ends[..] else { return None };
+        let mut end = |tokens: &[Token], included: bool| -> Option<Option<(Expr, bool)>> {
+            match tokens {
+                [Token { kind: T::Infinity, .. }] => Some(None),
+                [Token { kind: T::Minus | T::Plus, .. }, Token { kind: T::Infinity, .. }] => {
+                    Some(None)
+                }
+                _ => Some(Some((expr_of(text, tokens, notes).ok()?, included))),
+            }
+        };
+        let low = end(low, *open == '[')?;
+        let high = end(high, *close == ']')?;
+        found.push(Piece { low, high });
+    }
+    let plain = |piece: &Piece| {
+        piece.brackets() == ('(', ')') && piece.low.is_some() && piece.high.is_some()
+    };
+    (found.len() > 1 || !found.iter().all(plain)).then_some(found)
 }
 
 fn word(token: &Token) -> Option<String> {
@@ -50,7 +136,7 @@ fn trim(mut tokens: &[Token]) -> &[Token] {
             [label, close, rest @ ..]
                 if matches!(label.kind, T::Number(_) | T::Word(_))
                     && close.kind == T::Close(')')
-                    && !rest.is_empty() =>
+                    && rest.first().is_some_and(|next| !matches!(next.kind, T::Relation(_))) =>
             {
                 tokens = rest;
             }
@@ -72,12 +158,11 @@ fn trim(mut tokens: &[Token]) -> &[Token] {
 fn spoken(tokens: &[Token]) -> Option<Line> {
     let words: Vec<String> = tokens.iter().map(word).collect::<Option<_>>()?;
     match words.join(" ").as_str() {
-        "no solution" | "no solutions" | "no real solution" | "no real solutions" | "none" => {
-            Some(Line::NoSolution)
-        }
-        "all real numbers" | "all reals" | "all real" | "every real number" | "all numbers" => {
-            Some(Line::AllReals)
-        }
+        "no solution" | "no solutions" | "no sol" | "no roots" | "no real roots"
+        | "no real solution" | "no real solutions" | "none" => Some(Line::NoSolution),
+        "reals" | "any real number" | "all values" | "always true" | "true for all x"
+        | "identity" | "all x" | "any x" | "all real numbers" | "all reals" | "all real"
+        | "every real number" | "all numbers" => Some(Line::AllReals),
         _ => None,
     }
 }
@@ -105,7 +190,11 @@ fn split(tokens: &[Token], is_break: impl Fn(&Token) -> bool) -> Vec<&[Token]> {
     parts
 }
 
-fn alternatives(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+fn alternatives(
+    text: &Source<'_>,
+    tokens: &[Token],
+    notes: &mut Vec<Note>,
+) -> Result<Line, ReadError> {
     let parts = split(tokens, |token| word(token).as_deref() == Some("or"));
     if parts.len() == 1 {
         return conditions(text, tokens, notes);
@@ -125,7 +214,11 @@ fn alternatives(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<L
     Ok(Line::AnyOf(lines))
 }
 
-fn conditions(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+fn conditions(
+    text: &Source<'_>,
+    tokens: &[Token],
+    notes: &mut Vec<Note>,
+) -> Result<Line, ReadError> {
     let has_relation = tokens.iter().any(|token| matches!(token.kind, T::Relation(_)));
     let parts = split(tokens, |token| {
         token.kind == T::Semicolon
@@ -135,8 +228,17 @@ fn conditions(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Lin
     if parts.len() == 1 {
         return relation(text, tokens, notes);
     }
-    let lines =
-        parts.into_iter().map(|part| relation(text, part, notes)).collect::<Result<Vec<_>, _>>()?;
+    let mut lines: Vec<Line> = Vec::new();
+    for part in parts {
+        // `x = 3, -2`: a bare value repeats the letter before it.
+        let line = match (relation(text, part, notes)?, lines.last().and_then(solved_letter)) {
+            (Line::Expression(value), Some(letter)) if value.symbols().is_empty() => {
+                Line::equation(Expr::symbol(&letter), value)
+            }
+            (line, _) => line,
+        };
+        lines.push(line);
+    }
     // "x = 3 and x = -2" says what the solutions are: each of them is one.
     let is_value =
         |line: &Line| line.as_equation().is_some_and(|(_, right)| right.symbols().is_empty());
@@ -155,21 +257,21 @@ fn solved_letter(line: &Line) -> Option<String> {
     }
 }
 
-fn relation(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
+fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
     if let Some(line) = membership(text, tokens, notes).transpose()? {
         return Ok(line);
     }
     if let Some(line) = point(text, tokens, notes).transpose()? {
         return Ok(line);
     }
-    let names = names::split(tokens)?;
-    let mut parser = Parser::new(text, &names);
+    let names = names::split(tokens, text.quantities)?;
+    let mut parser = Parser::new(text.text, &names);
     let mut sides = vec![parser.expression()?];
     let mut relations = Vec::new();
     while let Some(T::Relation(sign)) = parser.peek() {
         let token = parser.advance().expect("it was just looked at");
         if parser.peek().is_none() {
-            let operator = token.kind.shown(text, token.span);
+            let operator = token.kind.shown(text.text, token.span);
             let kind = ReadErrorKind::MissingOperand { operator, after: true };
             return Err(ReadError::new(kind, token.span));
         }
@@ -201,7 +303,7 @@ fn list(tokens: &[Token], open: char) -> Option<Vec<&[Token]>> {
     }
 }
 
-fn expr_of(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Expr, ReadError> {
+fn expr_of(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Expr, ReadError> {
     match relation(text, tokens, notes)? {
         Line::Expression(expr) => Ok(expr),
         _ => {
@@ -213,11 +315,14 @@ fn expr_of(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Expr, 
 
 /// `x ∈ {3, -2}`
 fn membership(
-    text: &str,
+    text: &Source<'_>,
     tokens: &[Token],
     notes: &mut Vec<Note>,
 ) -> Option<Result<Line, ReadError>> {
     let at = tokens.iter().position(|token| token.kind == T::In)?;
+    if let Some(line) = within(text, tokens, at, notes) {
+        return Some(Ok(line));
+    }
     let values = list(&tokens[at + 1..], '{')?;
     let build = |notes: &mut Vec<Note>| {
         let left = expr_of(text, &tokens[..at], notes)?;
@@ -230,8 +335,37 @@ fn membership(
     Some(build(notes))
 }
 
+/// `x ∈ [2, 5)`, `x ∈ ℝ`
+fn within(text: &Source<'_>, tokens: &[Token], at: usize, notes: &mut Vec<Note>) -> Option<Line> {
+    let letter = expr_of(text, &tokens[..at], notes).ok()?;
+    let rest = &tokens[at + 1..];
+    if let [only] = rest
+        && word(only).is_some_and(|w| matches!(w.as_str(), "reals" | "r" | "ℝ"))
+    {
+        return Some(Line::AllReals);
+    }
+    let mut found = pieces(text, rest, notes);
+    if found.is_none()
+        && let Some(ends) = list(rest, '(').filter(|ends| ends.len() == 2)
+    {
+        // Behind `∈` round brackets hold an interval.
+        let mut end =
+            |tokens: &[Token]| expr_of(text, tokens, notes).ok().map(|e| Some((e, false)));
+        found = Some(vec![Piece { low: end(ends[0])?, high: end(ends[1])? }]);
+    }
+    let lines: Vec<Line> = found?.iter().map(|piece| piece.of_letter(&letter)).collect();
+    Some(match <[Line; 1]>::try_from(lines) {
+        Ok([only]) => only,
+        Err(lines) => Line::AnyOf(lines),
+    })
+}
+
 /// `(x, y) = (3, 2)`
-fn point(text: &str, tokens: &[Token], notes: &mut Vec<Note>) -> Option<Result<Line, ReadError>> {
+fn point(
+    text: &Source<'_>,
+    tokens: &[Token],
+    notes: &mut Vec<Note>,
+) -> Option<Result<Line, ReadError>> {
     let equal = T::Relation(Relation::Equal);
     let at = tokens.iter().position(|token| token.kind == equal)?;
     let (left, right) = (list(&tokens[..at], '(')?, list(&tokens[at + 1..], '(')?);

@@ -4,6 +4,7 @@
 use super::error::{ReadError, ReadErrorKind};
 use super::token::{Token, TokenKind};
 use crate::expr::{Function, Span};
+use crate::unit::Unit;
 
 /// Letters that may stand side by side as a product; a longer run is taken for a word.
 const LETTERS_IN_A_ROW: usize = 3;
@@ -19,6 +20,7 @@ pub(super) fn function_named(name: &str) -> Option<Function> {
         "acos" => Function::Arccos,
         "atan" => Function::Arctan,
         "lg" => Function::Log,
+        "arcsc" | "arccosec" => Function::Arccsc,
         "gcd" | "hcf" => Function::Hcf,
         _ => *Function::ALL.iter().find(|function| function.name() == name)?,
     })
@@ -44,13 +46,24 @@ fn name_token(name: &str) -> Option<TokenKind> {
 ///
 /// # Errors
 /// [`ReadErrorKind::UnknownWord`] for a word that is no product of names and letters.
-pub(super) fn split(tokens: &[Token]) -> Result<Vec<Token>, ReadError> {
+pub(super) fn split(tokens: &[Token], quantities: bool) -> Result<Vec<Token>, ReadError> {
     let mut found = Vec::with_capacity(tokens.len());
     for token in tokens {
         let TokenKind::Word(word) = &token.kind else {
             found.push(token.clone());
             continue;
         };
+        if quantities
+            && follows_quantity(&found)
+            && let Some(unit) = Unit::named(word)
+        {
+            found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
+            continue;
+        }
+        if quantities && word == "per" {
+            found.push(Token { kind: TokenKind::Over, ..token.clone() });
+            continue;
+        }
         let names = names_in(word)
             .ok_or_else(|| ReadError::new(ReadErrorKind::UnknownWord(word.clone()), token.span))?;
         // A LaTeX command such as `\sin` is one name, and its span is longer than the name.
@@ -65,6 +78,21 @@ pub(super) fn split(tokens: &[Token]) -> Result<Vec<Token>, ReadError> {
         }
     }
     Ok(found)
+}
+
+/// Whether a unit may stand here: behind a number, behind another unit, or under one.
+fn follows_quantity(found: &[Token]) -> bool {
+    use TokenKind as T;
+    let is_unit = |token: Option<&Token>| {
+        token.is_some_and(|token| matches!(token.kind, T::Unit(_) | T::Superscript(_)))
+    };
+    match found.last().map(|token| &token.kind) {
+        Some(T::Number(_) | T::VulgarFraction(..) | T::Unit(_)) => true,
+        Some(T::Close(')' | '}')) => true,
+        Some(T::Over | T::Times) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
+        Some(T::Superscript(_)) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
+        _ => false,
+    }
 }
 
 fn names_in(word: &str) -> Option<Vec<(TokenKind, usize, usize)>> {

@@ -6,6 +6,7 @@ use super::token::{Token, TokenKind as T};
 use crate::budget;
 use crate::expr::{Constant, Expr, ExprKind, Function, Span};
 use crate::number::Written;
+use crate::unit::Unit;
 use num_bigint::BigInt;
 
 /// Binding strengths, weakest first.
@@ -225,12 +226,26 @@ impl<'a> Parser<'a> {
         self.count(token.span)?;
         let span = token.span;
         let kind = match &token.kind {
-            T::Number(digits) => return self.number(digits, token),
+            T::Number(digits) => {
+                let number = self.number(digits, token)?;
+                return self.with_unit(number);
+            }
             T::VulgarFraction(n, d) => {
                 return Ok(Expr::at(
                     Expr::int(i64::from(*n)).over(Expr::int(i64::from(*d))).kind,
                     span,
                 ));
+            }
+            T::Based(digits, base) => match Written::based(digits, *base) {
+                Some(written) => ExprKind::Number(written),
+                None => {
+                    self.at -= 1;
+                    return Err(self.unexpected());
+                }
+            },
+            T::Unit(unit) => return self.unit(*unit, span),
+            T::Letter(name) if name == "C" && self.two_arguments_follow() => {
+                return self.call(Function::Choose, token);
             }
             T::Pi => ExprKind::Constant(Constant::Pi),
             T::Euler => ExprKind::Constant(Constant::Euler),
@@ -310,6 +325,86 @@ impl<'a> Parser<'a> {
         };
         let written = found.ok_or_else(|| bad(span))?;
         Ok(Expr::at(ExprKind::Number(written), span))
+    }
+
+    /// Whether `(n, k)` follows: two things parted by one comma.
+    fn two_arguments_follow(&self) -> bool {
+        let (mut depth, mut commas) = (0usize, 0);
+        for token in &self.tokens[self.at..] {
+            match token.kind {
+                T::Open(_) => depth += 1,
+                T::Close(_) => depth = depth.saturating_sub(1),
+                T::Comma if depth == 1 => commas += 1,
+                _ => {}
+            }
+            if depth == 0 {
+                return commas == 1;
+            }
+        }
+        false
+    }
+
+    /// A unit by itself, or the sign of a currency with the number behind it.
+    fn unit(&mut self, unit: Unit, span: Span) -> Parsed {
+        let alone = Expr::at(ExprKind::Unit(unit), span);
+        if !unit.stands_before() {
+            return Ok(alone);
+        }
+        match self.peek() {
+            Some(T::Number(digits)) => {
+                let token = &self.tokens[self.at];
+                self.at += 1;
+                let number = self.number(digits, token)?;
+                let span = span.join(number.span);
+                Ok(Expr::at(ExprKind::Multiply(Box::new(number), Box::new(alone)), span))
+            }
+            _ => Ok(alone),
+        }
+    }
+
+    /// The unit behind a number, and the smaller ones that go with it: `2 h 15 min`.
+    fn with_unit(&mut self, number: Expr) -> Parsed {
+        // `1/2 h` is half an hour: the unit belongs to the fraction.
+        let before = |back: usize| self.at.checked_sub(back).and_then(|at| self.tokens.get(at));
+        let under = before(2).is_some_and(|t| t.kind == T::Over && !t.spaced)
+            && before(1).is_some_and(|t| !t.spaced)
+            && before(3).is_some_and(|t| matches!(t.kind, T::Number(_)));
+        let (Some(T::Unit(unit)), false) = (self.peek(), under) else { return Ok(number) };
+        if unit.stands_before() {
+            return Ok(number);
+        }
+        let mut found = self.one_quantity(number, *unit)?;
+        let mut last = *unit;
+        while let (Some(T::Number(digits)), Some(Token { kind: T::Unit(next), .. })) =
+            (self.peek(), self.peek_at(1))
+        {
+            let is_smaller = next.parts() == last.parts() && next.factor() < last.factor();
+            if !is_smaller {
+                break;
+            }
+            let token = &self.tokens[self.at];
+            self.at += 1;
+            self.count(token.span)?;
+            let number = self.number(digits, token)?;
+            let more = self.one_quantity(number, *next)?;
+            let span = found.span.join(more.span);
+            found = Expr::at(ExprKind::Add(Box::new(found), Box::new(more)), span);
+            last = *next;
+        }
+        Ok(found)
+    }
+
+    /// A number and its unit, which may have a power: `12 cm²`.
+    fn one_quantity(&mut self, number: Expr, unit: Unit) -> Parsed {
+        let span = self.tokens[self.at].span;
+        self.at += 1;
+        self.count(span)?;
+        let mut unit = Expr::at(ExprKind::Unit(unit), span);
+        if matches!(self.peek(), Some(T::Power | T::Superscript(_))) {
+            unit = self.infix(unit, POWER)?;
+        }
+        let span = number.span.join(unit.span);
+        Ok(Expr::at(ExprKind::Multiply(Box::new(number), Box::new(unit)), span))
     }
 
     fn whole_at(&self, ahead: usize) -> Option<(&'a Token, BigInt)> {
@@ -545,6 +640,9 @@ impl<'a> Parser<'a> {
             Function::Sin => Some(Function::Arcsin),
             Function::Cos => Some(Function::Arccos),
             Function::Tan => Some(Function::Arctan),
+            Function::Sec => Some(Function::Arcsec),
+            Function::Csc => Some(Function::Arccsc),
+            Function::Cot => Some(Function::Arccot),
             _ => None,
         };
         let minus_one = power.as_ref().is_some_and(|p| *p == Expr::int(-1));
@@ -617,6 +715,11 @@ impl<'a> Parser<'a> {
                 let radicand = self.group(token)?;
                 Ok(root(index, radicand, token.span))
             }
+            "binom" | "dbinom" | "tbinom" => {
+                let arguments = vec![self.group(token)?, self.group(token)?];
+                let span = token.span.join(self.tokens[self.at - 1].span);
+                Ok(Expr::at(ExprKind::Call { function: Function::Choose, arguments }, span))
+            }
             "placeholder" => Err(ReadError::new(ReadErrorKind::EmptyBox, token.span)),
             _ => self.group(token),
         }
@@ -664,5 +767,7 @@ fn begins_value(kind: &T) -> bool {
             | T::Open(_)
             | T::Root(_)
             | T::Command(_)
+            | T::Based(..)
+            | T::Unit(_)
     )
 }

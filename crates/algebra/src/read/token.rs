@@ -3,6 +3,7 @@
 use super::error::{ReadError, ReadErrorKind};
 use crate::expr::Span;
 use crate::line::Relation;
+use crate::unit::Unit;
 
 /// A piece of a line.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -19,6 +20,14 @@ pub(super) enum TokenKind {
     Number(String),
     /// A fraction sign of Unicode: `½` is (1, 2).
     VulgarFraction(u32, u32),
+    /// A numeral in a base: `1011_2`.
+    Based(String, u32),
+    /// A unit of a quantity.
+    Unit(Unit),
+    /// `∞`
+    Infinity,
+    /// `∪`
+    Union,
     /// Letters that stand together; the parser splits them into names.
     Word(String),
     /// A LaTeX command that takes groups: `frac`, `sqrt`, `text`, `operatorname`, `placeholder`.
@@ -92,6 +101,9 @@ fn plain_command(name: &str) -> Option<TokenKind> {
         "exponentialE" => T::Word("e".into()),
         "colon" => T::Colon,
         "in" => T::In,
+        "infty" => T::Infinity,
+        "cup" => T::Union,
+        "emptyset" | "varnothing" => T::Word("none".into()),
         _ => return None,
     })
 }
@@ -104,6 +116,9 @@ const GROUP_COMMANDS: &[&str] = &[
     "text",
     "mathrm",
     "operatorname",
+    "binom",
+    "dbinom",
+    "tbinom",
     "placeholder",
     "textrm",
     "mathit",
@@ -153,6 +168,8 @@ struct Cutter<'a> {
     found: Vec<Token>,
     spaced: bool,
     latex: bool,
+    /// Whether words behind numbers are units.
+    quantities: bool,
     /// How many of the next arguments are a single digit when they are not in braces: two after
     /// `\\frac`, one after `^` in LaTeX. The outer counts wait while a brace is open.
     single: Vec<u8>,
@@ -166,10 +183,18 @@ struct Cutter<'a> {
 ///
 /// # Errors
 /// A character or a LaTeX command that means nothing here.
-pub(super) fn tokens(text: &str, latex: bool) -> Result<Vec<Token>, ReadError> {
+pub(super) fn tokens(text: &str, latex: bool, quantities: bool) -> Result<Vec<Token>, ReadError> {
     let (found, single) = (Vec::new(), vec![0]);
-    let mut cutter =
-        Cutter { text, at: 0, found, spaced: false, latex, single, word_ends: Vec::new() };
+    let mut cutter = Cutter {
+        text,
+        at: 0,
+        found,
+        spaced: false,
+        latex,
+        quantities,
+        single,
+        word_ends: Vec::new(),
+    };
     while cutter.at < text.len() {
         cutter.cut()?;
     }
@@ -192,7 +217,7 @@ impl<'a> Cutter<'a> {
     fn count_single(&mut self, kind: &TokenKind) {
         if let Some(last) = self.single.last_mut() {
             *last = match kind {
-                TokenKind::Command("frac" | "dfrac" | "tfrac") => 2,
+                TokenKind::Command("frac" | "dfrac" | "tfrac" | "binom" | "dbinom" | "tbinom") => 2,
                 TokenKind::Power | TokenKind::Underscore if self.latex => 1,
                 TokenKind::Close('}') => *last,
                 _ => last.saturating_sub(1),
@@ -246,6 +271,10 @@ impl<'a> Cutter<'a> {
         if first == '\\' {
             return self.command();
         }
+        if let Some((digits, base, length)) = self.numeral() {
+            self.push(T::Based(digits, base), length);
+            return Ok(());
+        }
         if first.is_ascii_digit() || (first == '.' && self.digit_follows(1)) {
             return self.number();
         }
@@ -284,6 +313,13 @@ impl<'a> Cutter<'a> {
             ',' => T::Comma,
             ';' => T::Semicolon,
             ':' | '∶' => T::Colon,
+            '°' if self.quantities && rest[size..].starts_with('C') => {
+                match Unit::named("°C") {
+                    Some(unit) => self.push(T::Unit(unit), size + 1),
+                    None => self.skip(size),
+                }
+                return Ok(());
+            }
             '°' => T::Degree,
             '√' => T::Root(2),
             '∛' => T::Root(3),
@@ -301,7 +337,18 @@ impl<'a> Cutter<'a> {
             '∨' => T::Word("or".into()),
             '∧' => T::Word("and".into()),
             '∈' => T::In,
+            '∞' => T::Infinity,
+            '∪' => T::Union,
+            '∅' => T::Word("none".into()),
             '.' => T::Stop,
+            '€' | '£' | '¢' => match Unit::named(first.encode_utf8(&mut [0; 4])) {
+                Some(unit) => T::Unit(unit),
+                None => T::Stop,
+            },
+            '$' if self.quantities => match Unit::named("$") {
+                Some(unit) => T::Unit(unit),
+                None => T::Stop,
+            },
             '$' => {
                 self.skip(size); // the marks around mathematics in running text
                 return Ok(());
@@ -370,6 +417,14 @@ impl<'a> Cutter<'a> {
             text.push_str(&self.rest()[group..group + 3]);
             length = group + 3;
         }
+        // 0.(3): the period follows the point at once.
+        if bytes.get(length) == Some(&b'.') && bytes.get(length + 1) == Some(&b'(') {
+            let period = digits(length + 2);
+            if period > 0 && bytes.get(length + 2 + period) == Some(&b')') {
+                text.push('.');
+                length += 1;
+            }
+        }
         if bytes.get(length) == Some(&b'.') && bytes.get(length + 1).is_some_and(u8::is_ascii_digit)
         {
             let places = digits(length + 1);
@@ -396,7 +451,7 @@ impl<'a> Cutter<'a> {
             match token.kind {
                 TokenKind::Open(sign) => {
                     let called = index > 0
-                        && matches!(&self.found[index - 1].kind, TokenKind::Word(w) if w.len() > 1);
+                        && matches!(&self.found[index - 1].kind, TokenKind::Word(w) if w.len() > 1 || w == "C");
                     open.push(sign != '(' || called);
                 }
                 TokenKind::Close(_) => {
@@ -406,6 +461,30 @@ impl<'a> Cutter<'a> {
             }
         }
         open.last().copied().unwrap_or(false)
+    }
+
+    /// `1011_2`, `2F_16`: digits and capitals, each below the base that follows.
+    fn numeral(&self) -> Option<(String, u32, usize)> {
+        let rest = self.rest();
+        let is_digit = |b: &u8| b.is_ascii_digit() || (b'A'..=b'F').contains(b);
+        let length = rest.bytes().take_while(is_digit).count();
+        let after = rest.get(length..)?.strip_prefix('_').filter(|_| length > 0)?;
+        let (base, used) = match after.strip_prefix('{') {
+            Some(inside) => {
+                let digits = inside.bytes().take_while(u8::is_ascii_digit).count();
+                inside[digits..].starts_with('}').then_some((&inside[..digits], digits + 2))?
+            }
+            None => {
+                let digits = after.bytes().take_while(u8::is_ascii_digit).count();
+                // In LaTeX only one digit stands below without braces.
+                let digits = if self.latex { digits.min(1) } else { digits };
+                (&after[..digits], digits)
+            }
+        };
+        let base: u32 = base.parse().ok()?;
+        let follows_letter = matches!(self.found.last(), Some(Token { kind: TokenKind::Word(_), .. }) if !self.spaced);
+        crate::number::Written::based(&rest[..length], base).filter(|_| !follows_letter)?;
+        Some((rest[..length].to_owned(), base, length + 1 + used))
     }
 
     fn superscript(&mut self) -> Result<(), ReadError> {
@@ -501,6 +580,11 @@ impl<'a> Cutter<'a> {
             Some('%') => self.push(TokenKind::Percent, 2),
             Some('|') => self.push(TokenKind::Bar, 2),
             Some('\\') => self.push(TokenKind::Semicolon, 2),
+            // `\$` is money.
+            Some('$') => match Unit::named("$") {
+                Some(unit) => self.push(TokenKind::Unit(unit), 2),
+                None => self.skip(2),
+            },
             _ => {
                 let span = Span::new(self.at, self.at + 1);
                 let error = ReadError::new(ReadErrorKind::UnknownCharacter('\\'), span);

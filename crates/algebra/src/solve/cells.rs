@@ -73,7 +73,14 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
         }
         Line::NoSolution => Ok(Formula::Always(false)),
         Line::AllReals => Ok(Formula::Always(true)),
-        Line::Expression(_) | Line::Sentence(_) => Err(NotNormal::NotCovered),
+        Line::Set(pieces) => {
+            let letter_alone = Expr::symbol(letter);
+            let lines: Vec<Line> = pieces.iter().map(|p| p.of_letter(&letter_alone)).collect();
+            formula(&Line::AnyOf(lines), letter, budget)
+        }
+        Line::Expression(_) | Line::Sentence(_) | Line::Definition { .. } | Line::Rounded(_) => {
+            Err(NotNormal::NotCovered)
+        }
     }
 }
 

@@ -68,7 +68,14 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
                 steps(line, letter, budget)?
             }
         }
-        Line::Expression(_) | Line::Sentence(_) => return Err(NotNormal::NotCovered),
+        Line::Set(pieces) => {
+            let letter_alone = Expr::symbol(letter);
+            let lines: Vec<Line> = pieces.iter().map(|p| p.of_letter(&letter_alone)).collect();
+            Formula::Any(parts(&lines, budget)?)
+        }
+        Line::Expression(_) | Line::Sentence(_) | Line::Definition { .. } | Line::Rounded(_) => {
+            return Err(NotNormal::NotCovered);
+        }
     })
 }
 

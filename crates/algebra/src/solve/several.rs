@@ -3,7 +3,8 @@
 
 use crate::assume::{Assumptions, is_true};
 use crate::budget::Budget;
-use crate::equal::{Counterexample, Shown, trial_points};
+use crate::equal::{Counterexample, Shown, Verdict, equal_given, trial_points};
+use crate::expr::ExprKind;
 use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, Poly, Values};
 use crate::step::{Difference, StepVerdict};
@@ -26,6 +27,9 @@ pub(crate) fn compare(
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
     }
+    if let Some(found) = values(from, to, assumed) {
+        return found;
+    }
     for at in trial_points(letters) {
         if !assumed.is_empty() && !assumed.admit(&at, &mut budget) {
             continue;
@@ -43,6 +47,29 @@ pub(crate) fn compare(
         }
     }
     StepVerdict::Undecided
+}
+
+/// Two lines that give one letter a value each: the values are compared.
+fn values(from: &Line, to: &Line, assumed: &Assumptions) -> Option<StepVerdict> {
+    let ((fl, fr), (tl, tr)) = (from.as_equation()?, to.as_equation()?);
+    let ExprKind::Symbol(name) = &fl.kind else { return None };
+    if fl != tl || !fr.symbols().is_empty() || !tr.symbols().is_empty() {
+        return None;
+    }
+    match equal_given(fr, tr, assumed) {
+        Verdict::Equal { provided } => Some(StepVerdict::Equivalent { provided }),
+        Verdict::Different(_) => {
+            let mut budget = Budget::for_verdict();
+            let value = Normaliser::new(&Values::new(), &mut budget).build(fr).ok()?;
+            let at = Values::from([(name.clone(), value)]);
+            let (left, right) = (Shown::Truth(true), Shown::Truth(false));
+            Some(StepVerdict::NotEquivalent(Difference {
+                counterexample: Some(Counterexample { at, left, right }),
+                ..Difference::default()
+            }))
+        }
+        _ => None,
+    }
 }
 
 /// `poly < 0`, `poly ≤ 0`, `poly = 0` or `poly ≠ 0`; `None` for anything that is not defined everywhere.

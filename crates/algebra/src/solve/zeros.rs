@@ -356,7 +356,7 @@ impl Search<'_> {
             Atom::Symbol(_) => {
                 return Ok(Zeros { points: vec![value.clone()], progressions: Vec::new() });
             }
-            Atom::Constant(_) => return Ok(Zeros::default()),
+            Atom::Constant(_) | Atom::Unit(_) => return Ok(Zeros::default()),
             Atom::Kernel(kernel) => kernel,
         };
         let sign = constant::sign(value, self.budget);

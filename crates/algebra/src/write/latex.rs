@@ -1,8 +1,8 @@
 //! LaTeX for typesetting; it reads back to the same tree.
 
-use super::{Strength, may_touch, strength};
+use super::{Strength, is_quantity, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind, Function};
-use crate::line::{Line, Relation};
+use crate::line::{Line, Piece, Relation};
 use crate::number::Notation;
 
 /// The expression in LaTeX.
@@ -29,6 +29,21 @@ pub fn latex_line(line: &Line) -> String {
         }
         Line::AnyOf(lines) => joined(lines, " \\text{ or } "),
         Line::AllOf(lines) => joined(lines, ";\\; "),
+        Line::Definition { letter: name, value } => {
+            format!("\\text{{let }}{} = {}", letter(name), latex(value))
+        }
+        Line::Rounded(value) => format!("\\approx {}", latex(value)),
+        Line::Set(pieces) => {
+            let one = |piece: &Piece| {
+                let end = |end: &Option<(Expr, bool)>, far: &str| {
+                    end.as_ref().map_or_else(|| far.to_owned(), |(value, _)| latex(value))
+                };
+                let (open, close) = piece.brackets();
+                let (low, high) = (end(&piece.low, "-\\infty"), end(&piece.high, "\\infty"));
+                format!("\\left{open}{low}, {high}\\right{close}")
+            };
+            pieces.iter().map(one).collect::<Vec<_>>().join(" \\cup ")
+        }
         Line::NoSolution => "\\text{no solution}".into(),
         Line::AllReals => "\\text{all real numbers}".into(),
         Line::Sentence(_) => String::new(),
@@ -82,11 +97,27 @@ fn write(out: &mut String, expr: &Expr) {
             Notation::Mixed { whole, numerator, denominator } => {
                 out.push_str(&format!("{whole}\\frac{{{numerator}}}{{{denominator}}}"));
             }
+            Notation::Based { base } => {
+                out.push_str(&format!(
+                    "{}_{{{base}}}",
+                    crate::number::in_base(written.value(), *base)
+                ));
+            }
             _ => out.push_str(&written.text()),
         },
         ExprKind::Symbol(name) => out.push_str(&letter(name)),
         ExprKind::Constant(Constant::Pi) => out.push_str("\\pi "),
         ExprKind::Constant(Constant::Euler) => out.push('e'),
+        ExprKind::Unit(unit) => unit_latex(out, *unit),
+        ExprKind::Multiply(a, b) if unit_before(a, b).is_some() => {
+            write(out, b);
+            held(out, a, Strength::Value);
+        }
+        ExprKind::Multiply(a, b) if is_quantity(a, b) => {
+            held(out, a, Strength::Product);
+            out.push_str("\\,");
+            held(out, b, Strength::Power);
+        }
         ExprKind::Negative(a) => {
             out.push('-');
             held(out, a, Strength::Product);
@@ -167,6 +198,14 @@ fn write(out: &mut String, expr: &Expr) {
     }
 }
 
+fn unit_latex(out: &mut String, unit: crate::unit::Unit) {
+    match unit.symbol() {
+        "$" => out.push_str("\\$"),
+        "°C" => out.push_str("{}^{\\circ}\\text{C}"),
+        sign => out.push_str(&format!("\\text{{{sign}}}")),
+    }
+}
+
 fn ends_in_command(out: &str) -> bool {
     let letters = out.bytes().rev().take_while(u8::is_ascii_alphabetic).count();
     letters > 0 && out.as_bytes().get(out.len().wrapping_sub(letters + 1)) == Some(&b'\\')
@@ -174,7 +213,17 @@ fn ends_in_command(out: &str) -> bool {
 
 fn call(out: &mut String, function: Function, arguments: &[Expr]) {
     match function {
-        Function::Hcf | Function::Lcm => {
+        Function::Choose => {
+            if let [n, k] = arguments {
+                out.push_str("\\binom{");
+                write(out, n);
+                out.push_str("}{");
+                write(out, k);
+                out.push('}');
+            }
+            return;
+        }
+        Function::Hcf | Function::Lcm | Function::Arcsec | Function::Arccsc | Function::Arccot => {
             out.push_str(&format!("\\operatorname{{{}}}", function.name()));
         }
         _ => out.push_str(&format!("\\{}", function.name())),

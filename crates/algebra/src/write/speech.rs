@@ -2,7 +2,7 @@
 //! single value is fenced by "open bracket ... close bracket" or "start ... end".
 
 use crate::expr::{Constant, Expr, ExprKind, Function};
-use crate::line::{Line, Relation};
+use crate::line::{Line, Piece, Relation};
 use crate::number::Notation;
 
 /// The expression in spoken English.
@@ -20,8 +20,13 @@ fn say(expr: &Expr, inside: bool) -> String {
             Notation::Mixed { whole, numerator, denominator } => {
                 format!("{whole} and {numerator} over {denominator}")
             }
+            Notation::Based { base } => {
+                let digits = crate::number::in_base(written.value(), *base);
+                format!("{digits} in base {base}")
+            }
             _ => written.text(),
         },
+        ExprKind::Unit(unit) => unit.spoken().into(),
         ExprKind::Symbol(name) => match name.split_once('_') {
             Some((base, mark)) => format!("{base} sub {mark}"),
             None => name.clone(),
@@ -84,6 +89,19 @@ pub fn speech_line(line: &Line) -> String {
         }
         Line::AnyOf(lines) => lines.iter().map(speech_line).collect::<Vec<_>>().join(", or "),
         Line::AllOf(lines) => lines.iter().map(speech_line).collect::<Vec<_>>().join(", and "),
+        Line::Definition { letter, value } => format!("let {letter} equal {}", speech(value)),
+        Line::Rounded(value) => format!("approximately {}", speech(value)),
+        Line::Set(pieces) => {
+            let end = |end: &Option<(Expr, bool)>, way: &str| match end {
+                None => format!("{way} infinity"),
+                Some((value, true)) => format!("{} included", speech(value)),
+                Some((value, false)) => format!("{} not included", speech(value)),
+            };
+            let one = |piece: &Piece| {
+                format!("from {} to {}", end(&piece.low, "minus"), end(&piece.high, "plus"))
+            };
+            pieces.iter().map(one).collect::<Vec<_>>().join(", or ")
+        }
         Line::NoSolution => "no solution".into(),
         Line::AllReals => "all real numbers".into(),
         Line::Sentence(_) => String::new(),
@@ -105,7 +123,7 @@ const fn spoken(relation: Relation) -> &'static str {
 fn is_short(expr: &Expr) -> bool {
     match &expr.kind {
         ExprKind::Number(written) => !matches!(written.notation(), Notation::Mixed { .. }),
-        ExprKind::Symbol(_) | ExprKind::Constant(_) => true,
+        ExprKind::Symbol(_) | ExprKind::Constant(_) | ExprKind::Unit(_) => true,
         _ => false,
     }
 }
@@ -114,7 +132,7 @@ fn is_short(expr: &Expr) -> bool {
 fn is_coefficient(a: &Expr, b: &Expr) -> bool {
     matches!(a.kind, ExprKind::Number(_))
         && is_short(a)
-        && matches!(b.kind, ExprKind::Symbol(_) | ExprKind::Constant(_))
+        && matches!(b.kind, ExprKind::Symbol(_) | ExprKind::Constant(_) | ExprKind::Unit(_))
 }
 
 /// In brackets unless it holds together by itself.

@@ -1,8 +1,8 @@
 //! Plain text, as it could be typed; it reads back to the same tree.
 
-use super::{Strength, may_touch, strength};
+use super::{Strength, is_quantity, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind};
-use crate::line::Line;
+use crate::line::{Line, Piece};
 
 /// The expression in plain text.
 #[must_use]
@@ -26,6 +26,18 @@ pub fn text_line(line: &Line) -> String {
         }
         Line::AnyOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join(" or "),
         Line::AllOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join("; "),
+        Line::Definition { letter, value } => format!("let {letter} = {}", text(value)),
+        Line::Rounded(value) => format!("≈ {}", text(value)),
+        Line::Set(pieces) => {
+            let one = |piece: &Piece| {
+                let end = |end: &Option<(Expr, bool)>, far: &str| {
+                    end.as_ref().map_or_else(|| far.to_owned(), |(value, _)| text(value))
+                };
+                let (open, close) = piece.brackets();
+                format!("{open}{}, {}{close}", end(&piece.low, "-∞"), end(&piece.high, "∞"))
+            };
+            pieces.iter().map(one).collect::<Vec<_>>().join(" ∪ ")
+        }
         Line::NoSolution => "no solution".into(),
         Line::AllReals => "all real numbers".into(),
         Line::Sentence(_) => String::new(),
@@ -48,6 +60,16 @@ fn write(out: &mut String, expr: &Expr) {
         ExprKind::Number(written) => out.push_str(&written.text()),
         ExprKind::Symbol(name) => out.push_str(name),
         ExprKind::Constant(Constant::Pi) => out.push('π'),
+        ExprKind::Unit(unit) => out.push_str(unit.symbol()),
+        ExprKind::Multiply(a, b) if unit_before(a, b).is_some() => {
+            out.push_str(unit_before(a, b).unwrap_or(""));
+            held(out, a, Strength::Value);
+        }
+        ExprKind::Multiply(a, b) if is_quantity(a, b) => {
+            held(out, a, Strength::Product);
+            out.push(' ');
+            held(out, b, Strength::Power);
+        }
         ExprKind::Constant(Constant::Euler) => out.push('e'),
         ExprKind::Negative(a) => {
             out.push('-');
