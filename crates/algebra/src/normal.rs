@@ -28,7 +28,7 @@ pub use algebraic::{
 pub(crate) use build::is_surely_positive;
 pub use build::{Needs, Normaliser, NotNormal, Values};
 pub use divide::{exact_quotient, gcd};
-pub use factor::split as factors;
+pub use factor::{prime_powers, split as factors};
 pub use kernel::{Atom, Kernel, KernelKind, Monomial};
 pub use poly::Poly;
 pub use quotient::Quotient;
