@@ -126,6 +126,18 @@ impl Enclosure {
     /// `self × other`
     #[must_use]
     pub fn times(&self, other: &Self) -> Self {
+        // Most intervals lie on one side of zero: two products are enough.
+        if !self.low.is_negative() && !other.low.is_negative() {
+            let low = (&self.low * &other.low) >> self.bits;
+            let high = up(&(&self.high * &other.high), self.bits);
+            return Self::new(low, high, self.bits);
+        }
+        if self.high.is_negative() {
+            return self.negated().times(other).negated();
+        }
+        if other.high.is_negative() {
+            return self.times(&other.negated()).negated();
+        }
         let products = [
             &self.low * &other.low,
             &self.low * &other.high,
@@ -229,5 +241,7 @@ impl Enclosure {
 
 /// `n / 2^by`, rounded up.
 fn up(n: &BigInt, by: u32) -> BigInt {
-    -((-n) >> by)
+    let down = n >> by;
+    let is_exact = n.trailing_zeros().is_none_or(|zeros| zeros >= u64::from(by));
+    if is_exact { down } else { down + 1 }
 }

@@ -1,5 +1,9 @@
 //! Limits in counted work, so that a verdict is the same on every machine.
 
+use crate::ball::Enclosure;
+use crate::normal::Atom;
+use std::collections::BTreeMap;
+
 /// Longest line that is read, in UTF-8 bytes. A longer one is unreadable.
 pub const LINE_BYTES: usize = 20_000;
 /// Most nodes in one line's tree; so also its greatest height, which recursion has to bear.
@@ -17,10 +21,12 @@ pub const DEGREE: usize = 24;
 /// Points tried in the search for a counterexample.
 pub const POINTS: usize = 240;
 
-/// Work that may still be spent on one question.
+/// Work that may still be spent on one question, with the enclosures found on the way: the same root or
+/// sine is asked for again and again while values are put in order.
 #[derive(Debug, Clone)]
 pub struct Budget {
     left: u64,
+    pub(crate) enclosures: BTreeMap<(Atom, u32), Enclosure>,
 }
 
 /// A limit was reached: the question stays open.
@@ -31,7 +37,7 @@ impl Budget {
     /// The budget of one verdict, in elementary steps (about a hundred nanoseconds each).
     #[must_use]
     pub const fn for_verdict() -> Self {
-        Self { left: 200_000 }
+        Self { left: 200_000, enclosures: BTreeMap::new() }
     }
 
     /// Spends `steps`.

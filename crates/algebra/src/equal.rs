@@ -17,6 +17,7 @@ use crate::normal::{
 use crate::number::{Rational, from_int};
 use crate::solve::{Solutions, sets};
 use num_traits::{Signed, ToPrimitive};
+use std::sync::LazyLock;
 
 /// What an exact comparison found, with its evidence.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -83,32 +84,42 @@ pub(crate) fn trial_numbers() -> impl Iterator<Item = Rational> {
 }
 
 /// Points for several letters: those with small entries first, each once.
-pub(crate) fn trial_points(letters: &[String]) -> Vec<Values> {
-    if letters.is_empty() {
-        return vec![Values::new()];
-    }
-    let numbers: Vec<Rational> = trial_numbers().collect();
-    let mut found = Vec::new();
-    // Shell k holds the tuples whose largest index is k.
-    for shell in 0..numbers.len() {
-        let mut indices = vec![0usize; letters.len()];
-        loop {
-            if indices.contains(&shell) {
-                let values = indices.iter().map(|&i| Quotient::constant(numbers[i].clone()));
-                found.push(letters.iter().cloned().zip(values).collect());
-                if found.len() >= budget::POINTS {
-                    return found;
+pub(crate) fn trial_points(letters: &[String]) -> impl Iterator<Item = Values> + use<'_> {
+    let value = |index: usize| Quotient::constant(TRIALS[index].clone());
+    let point = move |indices: &[usize]| {
+        letters.iter().cloned().zip(indices.iter().map(|&i| value(i))).collect::<Values>()
+    };
+    indices(letters.len()).take(budget::POINTS).map(move |at| point(&at))
+}
+
+static TRIALS: LazyLock<Vec<Rational>> = LazyLock::new(|| trial_numbers().collect());
+
+/// Tuples of indices of trial numbers: shell `k` holds those whose largest index is `k`.
+fn indices(letters: usize) -> impl Iterator<Item = Vec<usize>> {
+    let mut shell = 0;
+    let mut at = vec![0usize; letters];
+    let mut done = false;
+    std::iter::from_fn(move || {
+        while !done {
+            let fits = letters == 0 || at.contains(&shell);
+            let found = fits.then(|| at.clone());
+            match at.iter().rposition(|&i| i < shell) {
+                Some(place) if letters <= 12 => {
+                    at[place] += 1;
+                    at[place + 1..].fill(0);
+                }
+                _ => {
+                    shell += 1;
+                    at.fill(0);
+                    done = letters == 0 || shell >= TRIALS.len();
                 }
             }
-            let Some(at) = indices.iter().rposition(|&i| i < shell) else { break };
-            indices[at] += 1;
-            indices[at + 1..].fill(0);
-            if letters.len() > 12 {
-                break;
+            if found.is_some() {
+                return found;
             }
         }
-    }
-    found
+        None
+    })
 }
 
 /// The exact value of `expr` where the letters have the values `at`.
@@ -145,6 +156,11 @@ pub fn equal_given(left: &Expr, right: &Expr, assumed: &Assumptions) -> Verdict 
     Comparison { left, right, assumed, letters: letters_of(&[left, right]) }.verdict()
 }
 
+/// Points that agree from afar before a proof is looked for.
+const AGREEING: usize = 24;
+/// Points that are looked at exactly when there is no proof.
+const LOOKS: usize = 24;
+
 /// One comparison of two expressions.
 struct Comparison<'a> {
     left: &'a Expr,
@@ -168,8 +184,7 @@ impl Comparison<'_> {
         if difference.as_ref().is_some_and(Quotient::is_zero) {
             return self.proved(needs);
         }
-        let points = self.points();
-        if let Some(found) = self.seen_apart(&points) {
+        if let Some(found) = self.seen_apart() {
             return Verdict::Different(found);
         }
         if let Some(difference) = difference
@@ -177,33 +192,34 @@ impl Comparison<'_> {
         {
             return self.proved(needs);
         }
-        self.looked_at(&points, &needs)
+        self.looked_at(&needs)
     }
 
     /// The points that are tried, with their values in floating point.
-    fn points(&self) -> Vec<(Values, approximate::Point)> {
+    fn points(&self) -> impl Iterator<Item = (Values, approximate::Point)> + '_ {
         let mut budget = Budget::for_verdict();
-        let trial = trial_points(&self.letters).into_iter();
-        let admitted =
-            trial.filter(|at| self.assumed.is_empty() || self.assumed.admit(at, &mut budget));
-        admitted
-            .map(|at| {
-                let point =
-                    at.iter().map(|(letter, value)| (letter.clone(), near(value))).collect();
-                (at, point)
-            })
-            .collect()
+        let admitted = trial_points(&self.letters)
+            .filter(move |at| self.assumed.is_empty() || self.assumed.admit(at, &mut budget));
+        admitted.map(|at| {
+            let point = at.iter().map(|(letter, value)| (letter.clone(), near(value))).collect();
+            (at, point)
+        })
     }
 
     /// The first point where floating point sees a difference that exact values confirm.
-    fn seen_apart(&self, points: &[(Values, approximate::Point)]) -> Option<Counterexample> {
+    fn seen_apart(&self) -> Option<Counterexample> {
         let mut budget = Budget::for_verdict();
-        let mut tried = 0;
-        for (at, point) in points {
-            let (l, r) =
-                (approximate::value(self.left, point), approximate::value(self.right, point));
+        let (mut tried, mut agree) = (0, 0);
+        for (at, point) in self.points() {
+            let l = approximate::value(self.left, &point);
+            let r = approximate::value(self.right, &point);
+            // Where many points agree, the rest waits for the exact look that comes after the proof.
+            agree += usize::from(l.is_finite() && r.is_finite());
+            if agree > AGREEING {
+                break;
+            }
             if approximate::are_apart(l, r) {
-                if let Look::Apart(found) = self.look(at, &mut budget) {
+                if let Look::Apart(found) = self.look(&at, &mut budget) {
                     return Some(found);
                 }
                 tried += 1;
@@ -279,22 +295,26 @@ impl Comparison<'_> {
     }
 
     /// No difference was seen from afar and none was proved away: exact values at a number of points.
-    fn looked_at(&self, points: &[(Values, approximate::Point)], needs: &Needs) -> Verdict {
+    fn looked_at(&self, needs: &Needs) -> Verdict {
         let mut budget = Budget::for_verdict();
         let (mut agree, mut undefined, mut tried) = (0, 0, 0);
-        for (at, _) in points.iter().take(60) {
+        for (at, point) in self.points() {
+            // Exact values are dear: only the first points get them, and those that look different.
+            let l = approximate::value(self.left, &point);
+            let r = approximate::value(self.right, &point);
+            if tried >= LOOKS && !approximate::are_apart(l, r) {
+                continue;
+            }
             tried += 1;
-            match self.look(at, &mut budget) {
+            match self.look(&at, &mut budget) {
                 Look::Apart(found) => return Verdict::Different(found),
                 Look::Same => agree += 1,
                 Look::Unknown => {
-                    let sides = [self.left, self.right].map(|side| value_at(side, at, &mut budget));
+                    let sides =
+                        [self.left, self.right].map(|side| value_at(side, &at, &mut budget));
                     agree += usize::from(sides.iter().all(Result::is_ok));
                 }
                 Look::Undefined => undefined += 1,
-            }
-            if agree >= 12 {
-                break;
             }
         }
         if agree > 0 {
@@ -327,14 +347,14 @@ impl Comparison<'_> {
         let positive: Vec<Expr> =
             needs.not_negative.iter().chain(&needs.positive).map(Quotient::to_expr).collect();
         let whole: Vec<Expr> = needs.whole.iter().map(Quotient::to_expr).collect();
-        self.points().iter().any(|(at, point)| {
-            positive.iter().all(|expr| approximate::value(expr, point) > 0.0)
+        self.points().any(|(at, point)| {
+            positive.iter().all(|expr| approximate::value(expr, &point) > 0.0)
                 && positive.iter().all(|expr| {
-                    let value = value_at(expr, at, &mut budget);
+                    let value = value_at(expr, &at, &mut budget);
                     value.is_ok_and(|value| constant::sign(&value, &mut budget) == Some(1))
                 })
                 && whole.iter().all(|expr| {
-                    let value = value_at(expr, at, &mut budget).ok().and_then(|v| v.as_constant());
+                    let value = value_at(expr, &at, &mut budget).ok().and_then(|v| v.as_constant());
                     value.is_some_and(|v| v.is_integer() && !v.is_negative())
                 })
         })
@@ -364,8 +384,8 @@ impl Comparison<'_> {
             return true;
         }
         let (expr, mut budget) = (needed.to_expr(), Budget::for_verdict());
-        self.points().iter().take(60).any(|(at, _)| {
-            let value = value_at(&expr, at, &mut budget);
+        self.points().take(60).any(|(at, _)| {
+            let value = value_at(&expr, &at, &mut budget);
             value.is_ok_and(|v| constant::sign(&v, &mut budget).is_some_and(|s| s != 0))
         })
     }
@@ -531,7 +551,9 @@ fn shortest(value: &Quotient, typed: &Expr, at: &Values) -> Expr {
 pub(crate) fn near(value: &Quotient) -> f64 {
     value
         .as_constant()
-        .or_else(|| constant::enclose(value, 64).map(|inside| inside.low()))
+        .or_else(|| {
+            constant::enclose(value, 64, &mut Budget::for_verdict()).map(|inside| inside.low())
+        })
         .and_then(|value| value.to_f64())
         .unwrap_or(f64::NAN)
 }

@@ -8,9 +8,12 @@ use super::{Enclosure, up};
 use num_bigint::BigInt;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
+use std::sync::LazyLock;
 
 /// Bits kept beyond those asked for.
-const GUARD: u32 = 32;
+const GUARD: u32 = 26;
+/// The precision to which π and ln 2 are worked out once.
+const KNOWN_BITS: u32 = 320;
 /// Exponents of `e` beyond this are left alone.
 const LARGEST_EXPONENT: i64 = 3_000;
 
@@ -24,6 +27,11 @@ impl Enclosure {
     /// The circle's circumference over its diameter.
     #[must_use]
     pub fn pi(bits: u32) -> Self {
+        static KNOWN: LazyLock<Enclosure> = LazyLock::new(|| Enclosure::pi_worked_out(KNOWN_BITS));
+        if bits <= KNOWN_BITS { KNOWN.at(bits) } else { Self::pi_worked_out(bits) }
+    }
+
+    fn pi_worked_out(bits: u32) -> Self {
         let w = bits + GUARD;
         let (a, b) = (arctan_of_inverse(5, w), arctan_of_inverse(239, w));
         a.times_int(&16.into()).minus(&b.times_int(&4.into())).at(bits)
@@ -60,8 +68,17 @@ impl Enclosure {
         if self.low.abs() > limit || self.high.abs() > limit {
             return None;
         }
-        let (low, high) = self.ends();
-        Some(Self::hull(&exp_of_point(&low), &exp_of_point(&high)))
+        let low = exp_of_point(&self.ends().0);
+        let width = &self.high - &self.low;
+        if width.is_zero() {
+            return Some(low);
+        }
+        // e^(a + w) ≤ e^a + 2w·e^a for 0 ≤ w ≤ 1
+        if width > BigInt::one() << self.bits {
+            return Some(Self::hull(&low, &exp_of_point(&self.ends().1)));
+        }
+        let more = up(&(&low.high * width * 2), self.bits);
+        Some(Self::new(low.low, low.high + more, self.bits))
     }
 
     /// The natural logarithm; `None` when the number may not be positive.
@@ -70,8 +87,11 @@ impl Enclosure {
         if !self.low.is_positive() {
             return None;
         }
-        let (low, high) = self.ends();
-        Some(Self::hull(&ln_of_point(&low), &ln_of_point(&high)))
+        let low = ln_of_point(&self.ends().0);
+        let width = &self.high - &self.low;
+        // ln(a + w) ≤ ln a + w/a
+        let more = (width << self.bits).div_ceil(&self.low);
+        Some(Self::new(low.low, low.high + more, self.bits))
     }
 
     /// The sine.
@@ -113,8 +133,10 @@ impl Enclosure {
     /// The inverse tangent.
     #[must_use]
     pub fn arctan(&self) -> Self {
-        let (low, high) = self.ends();
-        Self::hull(&arctan_of_point(&low), &arctan_of_point(&high))
+        // It rises, and not faster than its argument.
+        let low = arctan_of_point(&self.ends().0);
+        let width = &self.high - &self.low;
+        Self::new(low.low, low.high + width, self.bits)
     }
 
     /// The inverse sine of what of the interval lies between -1 and 1.
@@ -138,6 +160,9 @@ impl Enclosure {
                 |q| half_pi.minus(&q.arctan().times_int(&2.into())),
             )
         };
+        if self.low == self.high {
+            return end(&self.low);
+        }
         Self::hull(&end(&self.low), &end(&self.high))
     }
 }
@@ -225,9 +250,20 @@ fn ln_of_point(x: &Enclosure) -> Enclosure {
     }
     let one = Enclosure::int(1, w);
     let z = m.minus(&one).over(&m.plus(&one)).unwrap_or_else(|| Enclosure::int(0, w));
-    let third = Enclosure::int(1, w).over_int(&3.into());
-    let two = twice_artanh(&third);
-    twice_artanh(&z).plus(&two.times_int(&shift.into())).at(x.bits)
+    let value = twice_artanh(&z);
+    if shift == 0 {
+        return value.at(x.bits);
+    }
+    value.plus(&ln_2(w).times_int(&shift.into())).at(x.bits)
+}
+
+/// `ln 2 = 2 artanh(1/3)`
+fn ln_2(bits: u32) -> Enclosure {
+    fn worked_out(bits: u32) -> Enclosure {
+        twice_artanh(&Enclosure::int(1, bits).over_int(&3.into()))
+    }
+    static KNOWN: LazyLock<Enclosure> = LazyLock::new(|| worked_out(KNOWN_BITS));
+    if bits <= KNOWN_BITS { KNOWN.at(bits) } else { worked_out(bits) }
 }
 
 fn sin_series(r: &Enclosure) -> Enclosure {

@@ -210,7 +210,7 @@ impl Normaliser<'_> {
             return Ok(Some(Quotient::default()));
         }
         let bits = 64;
-        let parts = constant::enclose(value, bits).and_then(|inside| {
+        let parts = constant::enclose(value, bits, self.budget).and_then(|inside| {
             let angle = if kind == KernelKind::Arcsin { inside.arcsin() } else { inside.arctan() };
             angle.times_int(&PARTS.into()).over(&crate::ball::Enclosure::pi(bits))
         });

@@ -15,7 +15,7 @@ use num_traits::{One, Signed, ToPrimitive};
 /// Largest whole multiple of one logarithm or angle.
 const MULTIPLE: i64 = 64;
 
-/// Whether a constant that is known to lie within `2^-64` of zero is proved zero in one of these ways.
+/// Whether a constant that is known to lie within `2^-40` of zero is proved zero in one of these ways.
 pub(super) fn is_zero(poly: &Poly, budget: &mut Budget) -> bool {
     let mut parts: Vec<(&Atom, Rational)> = Vec::new();
     for (monomial, coefficient) in poly.terms() {
@@ -26,6 +26,10 @@ pub(super) fn is_zero(poly: &Poly, budget: &mut Budget) -> bool {
         }
     }
     let scale = parts.iter().fold(BigInt::one(), |m, (_, c)| m.lcm(c.denom()));
+    // A multiple of the value has to stay well within one turn.
+    if scale.bits() > 30 {
+        return false;
+    }
     let mut whole = Vec::new();
     for (atom, coefficient) in parts {
         let n = (coefficient * Rational::from_integer(scale.clone())).to_integer();

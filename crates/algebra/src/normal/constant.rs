@@ -16,22 +16,24 @@ use num_integer::Integer;
 use num_traits::{Signed, ToPrimitive, Zero};
 use std::collections::BTreeSet;
 
-/// First precision tried, in bits.
-const FIRST: u32 = 64;
+/// First precision tried, in bits: with the guard bits a number still fits a machine word.
+const FIRST: u32 = 34;
 /// Highest precision for values that may be transcendental.
 const LAST: u32 = 256;
+/// Enclosures up to this precision are kept for the next question.
+const KEPT: u32 = 256;
 /// Highest precision that a separation bound may ask for.
 const SEPARATION: u64 = 10_000;
 
 /// An enclosure of a constant polynomial; `None` when it has letters, or when this precision does not
 /// show that it is defined.
 #[must_use]
-pub fn enclose_poly(poly: &Poly, bits: u32) -> Option<Enclosure> {
+pub fn enclose_poly(poly: &Poly, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
     let mut sum = Enclosure::int(0, bits);
     for (monomial, coefficient) in poly.terms() {
         let mut product: Option<Enclosure> = None;
         for (atom, exponent) in monomial.iter() {
-            let factor = enclose_atom(atom, bits)?.power(*exponent);
+            let factor = enclose_atom(atom, bits, budget)?.power(*exponent);
             product = Some(match product {
                 Some(before) => before.times(&factor),
                 None => factor,
@@ -48,25 +50,35 @@ pub fn enclose_poly(poly: &Poly, bits: u32) -> Option<Enclosure> {
 
 /// An enclosure of a constant quotient; `None` as for [`enclose_poly`].
 #[must_use]
-pub fn enclose(value: &Quotient, bits: u32) -> Option<Enclosure> {
-    let above = enclose_poly(value.numerator(), bits)?;
+pub fn enclose(value: &Quotient, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
+    let above = enclose_poly(value.numerator(), bits, budget)?;
     match value.denominator().as_constant() {
         Some(one) if one == crate::number::from_int(1) => Some(above),
-        _ => above.over(&enclose_poly(value.denominator(), bits)?),
+        _ => above.over(&enclose_poly(value.denominator(), bits, budget)?),
     }
 }
 
-fn enclose_atom(atom: &Atom, bits: u32) -> Option<Enclosure> {
+fn enclose_atom(atom: &Atom, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
     match atom {
         Atom::Symbol(_) | Atom::Unit(_) => None,
         Atom::Constant(Constant::Pi) => Some(Enclosure::pi(bits)),
         Atom::Constant(Constant::Euler) => Enclosure::int(1, bits).exp(),
-        Atom::Kernel(kernel) => enclose_kernel(kernel, bits),
+        Atom::Kernel(kernel) => {
+            let key = (atom.clone(), bits);
+            if let Some(known) = budget.enclosures.get(&key) {
+                return Some(known.clone());
+            }
+            let found = enclose_kernel(kernel, bits, budget)?;
+            if bits <= KEPT {
+                budget.enclosures.insert(key, found.clone());
+            }
+            Some(found)
+        }
     }
 }
 
-fn enclose_kernel(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
-    let argument = |at: usize| enclose(kernel.arguments.get(at)?, bits);
+fn enclose_kernel(kernel: &Kernel, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
+    let mut argument = |at: usize| enclose(kernel.arguments.get(at)?, bits, budget);
     match kernel.kind {
         KernelKind::PrimeRoot => argument(0)?.root(2),
         KernelKind::Root(index) => argument(0)?.root(index),
@@ -125,10 +137,11 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
     let mut tried_zero = false;
     while bits <= LAST {
         spend(poly, bits, budget)?;
-        if let Some(sign) = enclose_poly(poly, bits).and_then(|e| e.sign()).filter(|&s| s != 0) {
+        let inside = enclose_poly(poly, bits, budget);
+        if let Some(sign) = inside.as_ref().and_then(Enclosure::sign).filter(|&s| s != 0) {
             return Some(sign);
         }
-        if bits >= 2 * FIRST && !tried_zero {
+        if !tried_zero && inside.is_some_and(|inside| inside.is_below(40)) {
             tried_zero = true;
             if is_zero(poly, budget) {
                 return Some(0);
@@ -141,7 +154,7 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
         Some(needed) if needed <= SEPARATION => {
             let bits = u32::try_from(needed).ok()? + 64;
             spend(poly, bits, budget)?;
-            enclose_poly(poly, bits)?.sign()
+            enclose_poly(poly, bits, budget)?.sign()
         }
         _ => None,
     }
@@ -210,7 +223,7 @@ fn is_algebraic_zero(poly: &Poly, budget: &mut Budget) -> bool {
         if spend(poly, bits, budget).is_none() {
             return false;
         }
-        match enclose_poly(poly, bits) {
+        match enclose_poly(poly, bits, budget) {
             Some(found) if found.sign().is_some_and(|s| s != 0) => return false,
             Some(found) if found.is_below(bound + 1) => return true,
             _ => bits += bits / 2,

@@ -150,7 +150,7 @@ impl Formula {
             Self::Steps { start, step } => {
                 let by = step.reciprocal()?;
                 let times = value.minus(start, budget).ok()?.times(&by, budget).ok()?;
-                let near = constant::enclose(&times, 64)?.low().round();
+                let near = constant::enclose(&times, 64, budget)?.low().round();
                 let rest = times.minus(&Quotient::constant(near), budget).ok()?;
                 Some(constant::sign(&rest, budget)? == 0)
             }
@@ -282,7 +282,7 @@ fn members(
     let mut ends = Vec::new();
     for end in [low, high] {
         let times = end.minus(start, budget)?.times(&by, budget)?;
-        let inside = constant::enclose(&times, 64).ok_or(NotNormal::NotCovered)?;
+        let inside = constant::enclose(&times, 64, budget).ok_or(NotNormal::NotCovered)?;
         ends.push(inside.low().floor().to_integer().to_i64().ok_or(NotNormal::Spent)?);
     }
     if ends[1] - ends[0] > VALUES as i64 {
@@ -368,7 +368,7 @@ fn cells(
         |value: Option<Rational>| value.map(Quotient::constant).ok_or(NotNormal::NotCovered);
     let mut found = Vec::with_capacity(2 * points.len() + 1);
     if window.is_none() {
-        found.push((number(real::beyond(&first, false))?, false));
+        found.push((number(real::beyond(&first, false, budget))?, false));
     }
     let mut before: Option<Quotient> = None;
     for point in points {
@@ -381,14 +381,14 @@ fn cells(
                 }
             };
             if inside {
-                found.push((number(real::between(before, &point))?, false));
+                found.push((number(real::between(before, &point, budget))?, false));
             }
         }
         before = Some(point.clone());
         found.push((point, true));
     }
     if window.is_none() {
-        found.push((number(real::beyond(&last, true))?, false));
+        found.push((number(real::beyond(&last, true, budget))?, false));
     }
     Ok(found)
 }

@@ -37,10 +37,13 @@ pub(crate) fn sorted(values: Vec<Quotient>, budget: &mut Budget) -> Option<Vec<Q
 }
 
 /// A rational number strictly between two constants, a simple one if there is one.
-pub(crate) fn between(low: &Quotient, high: &Quotient) -> Option<Rational> {
+pub(crate) fn between(low: &Quotient, high: &Quotient, budget: &mut Budget) -> Option<Rational> {
     let mut bits = 64;
     while bits <= 2_048 {
-        let (a, b) = (constant::enclose(low, bits)?.high(), constant::enclose(high, bits)?.low());
+        let (a, b) = (
+            constant::enclose(low, bits, budget)?.high(),
+            constant::enclose(high, bits, budget)?.low(),
+        );
         if a < b {
             return Some(simplest(&a, &b));
         }
@@ -60,8 +63,8 @@ fn simplest(low: &Rational, high: &Rational) -> Rational {
 }
 
 /// A rational number below, or above, a constant.
-pub(crate) fn beyond(value: &Quotient, above: bool) -> Option<Rational> {
-    let inside = constant::enclose(value, 64)?;
+pub(crate) fn beyond(value: &Quotient, above: bool, budget: &mut Budget) -> Option<Rational> {
+    let inside = constant::enclose(value, 64, budget)?;
     Some(if above {
         (inside.high() + Rational::one()).ceil()
     } else {
