@@ -2,11 +2,15 @@
 //!
 //! `sets` finds the solutions of lines in one unknown, and where two lines differ: by `cells` for quotients
 //! of polynomials, and by `line_up`, with `zeros`, where functions take part; `real` orders exact numbers,
-//! a `solution` is one that makes a line true, and an `interval` holds many. `systems` compares linear systems, and `points`
-//! finds the solutions of others; `formulas` compares formulas for one letter, with `isolate`;
-//! `several` looks at the rest of the lines in several letters; `literal` compares equations in several letters; `steps` writes a solution line by
-//! line for `linear` equations and `proportion`s. Words for the reasons are written in `teaching`.
+//! a `solution` is one that makes a line true, and an `interval` holds many. `systems` compares linear
+//! systems, and `points` finds the solutions of others. `literal` and `formulas`, with `isolate`, compare
+//! equations in several letters, `several` all other lines of that kind.
+//!
+//! `steps` are the lines of a working: `linear` writes those of linear equations, `proportion` those of
+//! proportions, `board` those of all other lines in one unknown. Words for the reasons are written in
+//! `teaching`.
 
+mod board;
 pub(crate) mod cells;
 pub(crate) mod formulas;
 pub(crate) mod interval;
@@ -24,9 +28,12 @@ pub(crate) mod steps;
 pub(crate) mod systems;
 pub(crate) mod zeros;
 
+pub use board::{Board, board, solution_line};
 pub use cells::Solutions;
+pub use formulas::formula_values;
 pub use interval::{End, Interval};
 pub use linear::{linear_coefficients, solve_linear, solve_undoing};
+pub use points::system_points;
 pub use proportion::{Place, Proportion, ProportionMethod, solve_proportion};
 pub use sets::{solutions, solutions_given};
 pub use solution::{Solution, Writing};

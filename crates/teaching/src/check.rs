@@ -229,7 +229,7 @@ fn read(text: &str, quantities: bool) -> Result<Reading, ErrorText> {
     read_line_with(text, options).map_err(|error| unreadable(text, &error))
 }
 
-fn unreadable(text: &str, error: &ReadError) -> ErrorText {
+pub(crate) fn unreadable(text: &str, error: &ReadError) -> ErrorText {
     ErrorText {
         at: characters(text, error.span),
         says: words::unreadable(error),

@@ -17,6 +17,7 @@ pub mod skill;
 pub mod skills;
 pub mod slips;
 pub mod solve;
+pub mod tasks;
 pub mod typed;
 pub mod verdict;
 pub mod words;

@@ -1,13 +1,16 @@
 //! One task of the solve protocol and its answer; the command line reads and writes them as JSON.
 //!
-//! So far: equations that `typed` can work. What it cannot work is said, never guessed.
+//! What cannot be worked is said, never guessed; and no line is given out that is not proved in its role.
 
 use crate::check::{ErrorText, request};
-use crate::desk::characters;
-use crate::typed::{self, NoWorking, TypedWorking};
+use crate::tasks::{self, Worked};
+use crate::typed::{self, TypedWorking};
 use crate::verdict::VerdictWord;
-use algebra::number::{decimal_places, to_decimal_text};
-use algebra::{Span, read_line};
+use crate::working::{Draft, Working, WorkingLine};
+use algebra::degrees::in_radians;
+use algebra::solve::Rule;
+use algebra::write::text_line;
+use algebra::{Assumptions, Expr, Line, Options, Role, Setting, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
 
 /// Decimal places of an answer that does not end within them.
@@ -33,6 +36,12 @@ pub struct SolveRequest {
     /// Assumptions such as `x>0`.
     #[serde(default)]
     pub assume: Vec<String>,
+    /// `rad` or `deg`.
+    #[serde(default)]
+    pub angle: Option<String>,
+    /// Whether the problem holds quantities with units.
+    #[serde(default)]
+    pub quantities: bool,
 }
 
 /// The answer to a [`SolveRequest`].
@@ -95,67 +104,185 @@ pub fn answer_line(line: &str) -> SolveAnswer {
 #[must_use]
 pub fn answer(request: &SolveRequest) -> SolveAnswer {
     let id = request.id.clone();
-    match request.task.as_deref() {
-        None | Some("solve" | "auto") => {}
-        Some(other) => {
-            let says = format!("The task “{other}” is not covered yet. Use solve or auto.");
-            return SolveAnswer::unreadable(id, &says);
+    let unanswered = |says: &str| SolveAnswer::unreadable(id.clone(), says);
+    let assumed = match Assumptions::read(request.assume.iter().map(String::as_str)) {
+        Ok(assumed) => assumed,
+        Err((text, _)) => return unanswered(&format!("“{text}” is no assumption about a letter.")),
+    };
+    let options = Options { quantities: request.quantities, ..Options::default() };
+    let line = match read_line_with(&request.problem, options) {
+        Ok(reading) => reading.line,
+        Err(error) => {
+            let error = crate::check::unreadable(&request.problem, &error);
+            return SolveAnswer { id, error: Some(error), ..SolveAnswer::default() };
         }
-    }
-    if !request.assume.is_empty() {
-        return SolveAnswer::unreadable(id, "Assumptions are not covered yet.");
-    }
-    match typed::work(&request.problem, request.method.as_deref()) {
-        Ok(found) if request.unknown.as_ref().is_none_or(|letter| asks_for(&found, letter)) => {
-            solved(id, found)
+    };
+    let task = request.task.as_deref().unwrap_or("auto");
+    let degrees = request.angle.as_deref() == Some("deg");
+    let worked = match (task, &line) {
+        ("simplify" | "auto", Line::Expression(expr)) if !degrees => tasks::simplify(expr),
+        ("evaluate", Line::Expression(expr)) if !degrees => tasks::evaluate(expr),
+        ("expand", Line::Expression(expr)) => tasks::expand(expr),
+        ("factor", Line::Expression(expr)) => tasks::factor(expr),
+        ("simplify" | "evaluate" | "auto", Line::Expression(_)) => {
+            return in_degrees(id, &line, &assumed, tasks::simplify_line);
         }
-        Ok(_) => SolveAnswer::unreadable(id, "The problem does not hold the letter asked for."),
-        Err(why) => unsolved(id, &request.problem, &why),
+        ("solve" | "auto", _) => return solve(request, &line, &assumed),
+        ("simplify" | "expand" | "factor" | "evaluate", _) => {
+            return unanswered("This task is for an expression, and the problem is none.");
+        }
+        (other, _) => return unanswered(&format!("There is no task “{other}”.")),
+    };
+    given_out(id, worked, &Setting { unknown: None, assumed })
+}
+
+/// Solves an equation, inequality, system or formula.
+fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAnswer {
+    let id = request.id.clone();
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    let unknown = request.unknown.clone().or_else(|| match &letters[..] {
+        [only] => Some(only.clone()),
+        _ => None,
+    });
+    if unknown.as_ref().is_some_and(|letter| !letters.contains(letter)) {
+        let says = "The problem does not hold the letter asked for.";
+        return SolveAnswer::unreadable(id, says);
+    }
+    let setting = Setting { unknown: unknown.clone(), assumed: assumed.clone() };
+    let method = request.method.as_deref();
+    let worked = match (&unknown, letters.len()) {
+        (_, 0) => Err("There is no unknown in this.".to_owned()),
+        (Some(letter), 1) if request.angle.as_deref() == Some("deg") => {
+            let letter = letter.clone();
+            return in_degrees(id, line, assumed, move |line, assumed| {
+                tasks::solve(line, &letter, None, assumed)
+            });
+        }
+        (Some(letter), 1) => {
+            // Linear equations and proportions have workings of their own.
+            if assumed.is_empty()
+                && !request.quantities
+                && let Ok(found) = typed::work(&request.problem, method)
+            {
+                return solved(id, found);
+            }
+            tasks::solve(line, letter, method, assumed)
+        }
+        (Some(letter), _) => tasks::rearrange(line, letter, assumed),
+        (None, _) if matches!(line, Line::AllOf(_)) => tasks::system(line),
+        (None, _) => {
+            Err("There is more than one letter in this: say which one is asked for.".into())
+        }
+    };
+    given_out(id, worked, &setting)
+}
+
+/// A working that is proved line by line, or why there is none.
+fn given_out(
+    id: serde_json::Value,
+    worked: Result<Worked, String>,
+    setting: &Setting,
+) -> SolveAnswer {
+    let worked = match worked {
+        Ok(worked) => worked,
+        Err(says) => return SolveAnswer::unreadable(id, &says),
+    };
+    match proved(&worked.working, setting) {
+        Some((lines, answer)) => SolveAnswer {
+            id,
+            decimal: decimals(&answer),
+            answer: text_line(&answer),
+            method: worked.method,
+            methods: worked.methods,
+            lines: lines.into_iter().map(solved_line).collect(),
+            error: None,
+        },
+        None => SolveAnswer::unreadable(
+            id,
+            "This could not be worked: a line of it was not proved, so none is given.",
+        ),
     }
 }
 
-fn asks_for(found: &TypedWorking, letter: &str) -> bool {
-    read_line(&found.problem).is_ok_and(|reading| reading.line.symbols().contains(letter))
+/// The lines, proved; when one in the middle is not, only the problem and the answer, if these are.
+fn proved(working: &Working, setting: &Setting) -> Option<(Vec<WorkingLine>, Line)> {
+    let answer = working.last_line()?.clone();
+    if let Ok(lines) = working.verified_in(setting) {
+        return Some((lines, answer));
+    }
+    let [first, .., last] = &working.0[..] else { return None };
+    let mut last = last.clone();
+    if let Draft::Line { reason, role, .. } = &mut last {
+        *role = Role::Concludes;
+        *reason = crate::words::reason(&Rule::FindSolutions);
+    }
+    let short = Working(vec![first.clone(), last]);
+    short.verified_in(setting).ok().map(|lines| (lines, answer))
 }
 
-fn solved(id: serde_json::Value, found: TypedWorking) -> SolveAnswer {
-    let answer = found.working.last().map(|line| line.math.clone()).unwrap_or_default();
-    let line = |line: crate::WorkingLine| SolvedLine {
+/// Works a problem whose angles are in degrees: its own line is shown, the rewritten one is worked.
+fn in_degrees(
+    id: serde_json::Value,
+    line: &Line,
+    assumed: &Assumptions,
+    work: impl FnOnce(&Line, &Assumptions) -> Result<Worked, String>,
+) -> SolveAnswer {
+    let meant = in_radians(line);
+    let worked = work(&meant, assumed).map(|worked| {
+        let drafts = &worked.working.0;
+        let ends = [drafts.first(), drafts.last()].into_iter().flatten().cloned();
+        Worked { working: Working(ends.collect()), ..worked }
+    });
+    let setting = Setting { unknown: None, assumed: assumed.clone() };
+    let mut found = given_out(id, worked, &setting);
+    if let Some(first) = found.lines.first_mut() {
+        (first.math, first.latex) = (text_line(line), algebra::write::latex_line(line));
+    }
+    if let Some(last) = found.lines.last_mut() {
+        last.role = Role::Concludes.name().into();
+    }
+    found
+}
+
+fn solved_line(line: WorkingLine) -> SolvedLine {
+    SolvedLine {
         math: line.math,
         latex: line.latex,
         reason: line.reason,
         role: line.role,
         verdict: line.verdict,
+    }
+}
+
+/// The values of an answer as decimals, parted by commas; `None` when each is whole.
+fn decimals(answer: &Line) -> Option<String> {
+    let values: Vec<&Expr> = match answer {
+        Line::Expression(value) => vec![value],
+        Line::Relations { .. } => vec![answer.as_equation()?.1],
+        Line::AnyOf(lines) => {
+            lines.iter().map(|line| Some(line.as_equation()?.1)).collect::<Option<_>>()?
+        }
+        _ => return None,
     };
+    if values.iter().all(|value| value.as_plain_number().is_some_and(|v| v.is_integer())) {
+        return None;
+    }
+    let texts: Option<Vec<String>> =
+        values.iter().map(|value| tasks::decimal(value, PLACES)).collect();
+    texts.map(|texts| texts.join(", "))
+}
+
+fn solved(id: serde_json::Value, found: TypedWorking) -> SolveAnswer {
+    let answer = found.working.last().map(|line| line.math.clone()).unwrap_or_default();
     SolveAnswer {
         id,
-        decimal: decimal(&answer),
+        decimal: read_line(&answer).ok().and_then(|reading| decimals(&reading.line)),
         answer,
         method: found.method,
         methods: found.methods.into_iter().map(|method| method.id).collect(),
-        lines: found.working.into_iter().map(line).collect(),
+        lines: found.working.into_iter().map(solved_line).collect(),
         error: None,
     }
-}
-
-fn decimal(answer: &str) -> Option<String> {
-    let line = read_line(answer).ok()?.line;
-    let value = line.as_equation()?.1.as_plain_number()?;
-    if value.is_integer() {
-        return None;
-    }
-    let places = decimal_places(&value).filter(|&places| places <= PLACES).unwrap_or(PLACES);
-    Some(to_decimal_text(&value, places))
-}
-
-fn unsolved(id: serde_json::Value, problem: &str, why: &NoWorking) -> SolveAnswer {
-    let (start, end) = why.at.unwrap_or((0, problem.len()));
-    let error = ErrorText {
-        at: characters(problem, Span::new(start, end)),
-        says: why.says.clone(),
-        mend: why.mend.as_ref().and_then(|mend| mend.applied(problem)),
-    };
-    SolveAnswer { id, error: Some(error), ..SolveAnswer::default() }
 }
 
 #[cfg(test)]

@@ -6,7 +6,7 @@ use crate::verdict::VerdictWord;
 use crate::words;
 use algebra::solve::Step;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Role, StepVerdict, compare, judge_alone};
+use algebra::{Line, Role, Setting, StepVerdict, compare_given, judge_alone_given};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -77,7 +77,17 @@ impl Working {
     /// # Errors
     /// The first line that does not hold: such a working is never given out.
     pub fn verified(&self) -> Result<Vec<WorkingLine>, Unproved> {
+        self.verified_in(&Setting::default())
+    }
+
+    /// The lines, each proved in its role under assumptions. A line that `may_add` may gain solutions, and
+    /// none may be lost; one that `rejects` or `concludes` has just the solutions of the problem.
+    ///
+    /// # Errors
+    /// As [`Working::verified`].
+    pub fn verified_in(&self, setting: &Setting) -> Result<Vec<WorkingLine>, Unproved> {
         let mut above: Option<&Line> = None;
+        let mut problem: Option<&Line> = None;
         let mut found = Vec::new();
         for (index, draft) in self.0.iter().enumerate() {
             let (line, reason, role) = match draft {
@@ -89,14 +99,19 @@ impl Working {
             };
             let verdict = match (role, above) {
                 (Role::Starts, _) | (_, None) => VerdictWord::Given,
-                (Role::Checks, _) => word(&judge_alone(line)),
-                (_, Some(above)) => word(&compare(above, line, None)),
+                (Role::Checks, _) => word(&judge_alone_given(line, setting)),
+                (Role::MayAdd, Some(above)) => may_add(&compare_given(above, line, setting)),
+                (Role::Rejects, Some(above)) => {
+                    word(&compare_given(problem.unwrap_or(above), line, setting))
+                }
+                (_, Some(above)) => word(&compare_given(above, line, setting)),
             };
             if !matches!(verdict, VerdictWord::Given | VerdictWord::Holds) {
                 return Err(Unproved { line: index, text: text_line(line) });
             }
             if role != Role::Checks {
                 above = Some(line);
+                problem = problem.or(above);
             }
             found.push(WorkingLine {
                 math: text_line(line),
@@ -128,6 +143,16 @@ fn said(sentence: &str, reason: &str, role: Role) -> WorkingLine {
         reason: reason.to_owned(),
         role: role.name().into(),
         verdict: VerdictWord::Given,
+    }
+}
+
+/// A line that may gain solutions, but not lose any.
+fn may_add(verdict: &StepVerdict) -> VerdictWord {
+    match verdict {
+        StepVerdict::NotEquivalent(found) if found.lost.is_empty() && !found.gained.is_empty() => {
+            VerdictWord::Holds
+        }
+        other => word(other),
     }
 }
 

@@ -66,6 +66,12 @@ fn values(
     Ok(found)
 }
 
+/// The values of `letter` that a formula gives, in terms of the other letters; `None` when they are not found.
+#[must_use]
+pub fn formula_values(line: &Line, letter: &str, assumed: &Assumptions) -> Option<Vec<Expr>> {
+    values(line, letter, assumed, &mut Budget::for_verdict()).ok()
+}
+
 /// Whether a value is negative although every letter is positive.
 fn is_ruled_out(value: &Expr, assumed: &Assumptions) -> bool {
     if !assumed.all_positive {

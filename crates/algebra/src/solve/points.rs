@@ -38,6 +38,13 @@ pub(crate) fn points(line: &Line, letters: &[String], budget: &mut Budget) -> Op
     Some(found)
 }
 
+/// All solutions of a system in its own letters; `None` when they are not finitely many, or not found.
+#[must_use]
+pub fn system_points(line: &Line) -> Option<Vec<Values>> {
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    points(line, &letters, &mut Budget::for_verdict())
+}
+
 fn add(found: &mut Vec<Values>, point: Values, budget: &mut Budget) -> Option<()> {
     for other in found.iter() {
         if same(other, &point, budget)? {

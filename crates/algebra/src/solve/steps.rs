@@ -45,6 +45,38 @@ pub enum Rule {
     AlwaysTrue,
     /// Put the value into the problem.
     Substitute,
+    /// Took everything to one side.
+    MoveToOneSide,
+    /// Wrote a sum as a product.
+    Factorise,
+    /// A product is zero when one of its factors is.
+    ZeroProduct,
+    /// Solved each of the cases.
+    SolveEach,
+    /// The quadratic formula.
+    Formula,
+    /// Made one side a perfect square.
+    CompleteSquare,
+    /// Took the root of that index of both sides.
+    RootBoth(u32),
+    /// Raised both sides to that power.
+    RaiseBoth(u32),
+    /// The inside of an absolute value has either sign.
+    SplitAbsolute,
+    /// Took logarithms.
+    TakeLogarithms,
+    /// Wrote a logarithm as a power.
+    UndoLogarithm,
+    /// Got a part with the unknown alone.
+    Isolate(Expr),
+    /// Left out what does not fit the problem.
+    Reject,
+    /// The solutions.
+    FindSolutions,
+    /// Rounded the exact value.
+    Round,
+    /// Wrote it in its simplest form.
+    Simplify,
 }
 
 /// A line of a solution, with the reason it follows and what it is for.

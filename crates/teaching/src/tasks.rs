@@ -1,0 +1,219 @@
+//! What can be asked of a problem beyond solving: simplify, expand, factor, evaluate; and formulas and
+//! systems solved for their letters. Each gives drafts that are proved before anybody sees them.
+
+use crate::words;
+use crate::working::{Draft, Working};
+use algebra::budget::Budget;
+use algebra::normal::{Normaliser, Poly, Quotient, Values, factors, prime_powers};
+use algebra::number::{decimal_places, to_decimal_text};
+use algebra::solve::{Rule, Step, board, formula_values, system_points};
+use algebra::{Assumptions, Expr, ExprKind, Line, Role};
+use num_traits::{One, Signed};
+
+/// A working with the method it follows and the others that fit.
+pub struct Worked {
+    /// The lines.
+    pub working: Working,
+    /// The method's id.
+    pub method: String,
+    /// Every method that fits.
+    pub methods: Vec<String>,
+}
+
+/// Why a task has no answer.
+const NO_FORM: &str = "This could not be worked: it goes beyond what can be proved here so far.";
+
+fn two(from: Line, to: Line, rule: &Rule) -> Worked {
+    let draft = |line, rule: &Rule, role| Draft::Line { line, reason: words::reason(rule), role };
+    let first = draft(from, &Rule::Given, Role::Starts);
+    Worked {
+        working: Working(vec![first, draft(to, rule, Role::Concludes)]),
+        method: "usual".into(),
+        methods: vec!["usual".into()],
+    }
+}
+
+fn normal(expr: &Expr) -> Option<Quotient> {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let value = Normaliser::new(&none, &mut budget).build(expr).ok()?;
+    value.cancelled(&mut budget).ok()
+}
+
+/// An expression in its simplest form.
+///
+/// # Errors
+/// A sentence that says why there is none.
+pub fn simplify(expr: &Expr) -> Result<Worked, String> {
+    let value = normal(expr).ok_or(NO_FORM)?;
+    let rule = if expr.symbols().is_empty() { Rule::Evaluate } else { Rule::Simplify };
+    Ok(two(Line::Expression(expr.clone()), Line::Expression(value.to_expr()), &rule))
+}
+
+/// A line that is an expression, in its simplest form.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn simplify_line(line: &Line, _assumed: &Assumptions) -> Result<Worked, String> {
+    match line {
+        Line::Expression(expr) => simplify(expr),
+        _ => Err(NO_FORM.into()),
+    }
+}
+
+/// The value of a constant as a decimal with at most that many places.
+#[must_use]
+pub fn decimal(expr: &Expr, places: u32) -> Option<String> {
+    let value = normal(expr)?;
+    if let Some(exact) = value.as_constant() {
+        let ends = decimal_places(&exact).filter(|&n| n <= places).unwrap_or(places);
+        return Some(to_decimal_text(&exact, ends));
+    }
+    let inside = algebra::normal::constant::enclose(&value, 96, &mut Budget::for_verdict())?;
+    let (low, high) =
+        (to_decimal_text(&inside.low(), places), to_decimal_text(&inside.high(), places));
+    (low == high).then_some(low)
+}
+
+/// The exact value of an expression without letters.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn evaluate(expr: &Expr) -> Result<Worked, String> {
+    if !expr.symbols().is_empty() {
+        return Err("There is a letter in this: give it a value, or simplify instead.".into());
+    }
+    simplify(expr)
+}
+
+/// An expression as a sum of terms.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn expand(expr: &Expr) -> Result<Worked, String> {
+    let value = normal(expr).ok_or(NO_FORM)?;
+    let answer = match value.as_poly() {
+        Some(poly) => poly.to_expr(),
+        None => value.to_expr(),
+    };
+    Ok(two(Line::Expression(expr.clone()), Line::Expression(answer), &Rule::Expand))
+}
+
+/// An expression as a product, or a whole number as a product of primes.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn factor(expr: &Expr) -> Result<Worked, String> {
+    let value = normal(expr).ok_or(NO_FORM)?;
+    let answer = match (value.as_constant(), value.as_poly()) {
+        (Some(number), _) if number.is_integer() && !number.numer().is_negative() => {
+            let power = |(prime, exponent): (_, i64)| {
+                let prime = Expr::rational(&algebra::Rational::from_integer(prime));
+                match u32::try_from(exponent) {
+                    Ok(1) | Err(_) => prime,
+                    Ok(n) => prime.to_the(n),
+                }
+            };
+            let all = prime_powers(&number).into_iter().map(power).reduce(Expr::times);
+            all.unwrap_or_else(|| Expr::rational(&number))
+        }
+        (_, Some(poly)) => factored(&poly)?,
+        _ => {
+            let above = factored(value.numerator())?;
+            above.over(factored(value.denominator())?)
+        }
+    };
+    Ok(two(Line::Expression(expr.clone()), Line::Expression(answer), &Rule::Factorise))
+}
+
+fn factored(poly: &Poly) -> Result<Expr, String> {
+    let mut budget = Budget::for_verdict();
+    let all = factors(poly, &mut budget).map_err(|_| NO_FORM)?;
+    let content = poly.number_content();
+    let power = |(factor, exponent): &(Poly, u32)| {
+        let factor = factor.to_expr();
+        if *exponent == 1 { factor } else { factor.to_the(*exponent) }
+    };
+    // Letters come before brackets: x(x + 1).
+    let (mut single, sums): (Vec<_>, Vec<_>) =
+        all.iter().partition(|(factor, _)| factor.len() == 1);
+    single.extend(sums);
+    let product = single.into_iter().map(power).reduce(Expr::times);
+    Ok(match product {
+        None => Expr::rational(&content),
+        Some(product) if content.is_one() => product,
+        Some(product) if (-content.clone()).is_one() => product.negative(),
+        Some(product) => leaning_left(Expr::rational(&content), product),
+    })
+}
+
+/// `factor × product`, as it is read: from the left.
+fn leaning_left(factor: Expr, product: Expr) -> Expr {
+    match product.kind {
+        ExprKind::Multiply(a, b) => leaning_left(factor, *a).times(*b),
+        _ => factor.times(product),
+    }
+}
+
+/// A line in one unknown, worked on a board.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn solve(
+    line: &Line,
+    letter: &str,
+    method: Option<&str>,
+    assumed: &Assumptions,
+) -> Result<Worked, String> {
+    let found = board(line, letter, method, assumed).map_err(|why| match why {
+        algebra::solve::Unsolved::NotThisMethod => {
+            "That method does not fit this problem.".to_owned()
+        }
+        _ => NO_FORM.to_owned(),
+    })?;
+    let draft = |step: Step| Draft::Line {
+        line: step.line,
+        reason: words::reason(&step.rule),
+        role: step.role,
+    };
+    Ok(Worked {
+        working: Working(found.steps.into_iter().map(draft).collect()),
+        method: found.method.into(),
+        methods: found.methods.into_iter().map(str::to_owned).collect(),
+    })
+}
+
+/// A formula rearranged for one of its letters.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Worked, String> {
+    let values = formula_values(line, letter, assumed).ok_or(NO_FORM)?;
+    let is = |value: Expr| Line::equation(Expr::symbol(letter), value);
+    let mut lines: Vec<Line> = values.into_iter().map(is).collect();
+    let answer = match lines.len() {
+        0 => return Err(NO_FORM.into()),
+        1 => lines.remove(0),
+        _ => Line::AnyOf(lines),
+    };
+    Ok(two(line.clone(), answer, &Rule::Isolate(Expr::symbol(letter))))
+}
+
+/// A system with finitely many solutions.
+///
+/// # Errors
+/// As [`simplify`].
+pub fn system(line: &Line) -> Result<Worked, String> {
+    let points = system_points(line).ok_or(NO_FORM)?;
+    let one = |point: Values| {
+        let each =
+            point.into_iter().map(|(name, v)| Line::equation(Expr::symbol(&name), v.to_expr()));
+        Line::AllOf(each.collect())
+    };
+    let mut lines: Vec<Line> = points.into_iter().map(one).collect();
+    let answer = match lines.len() {
+        0 => Line::NoSolution,
+        1 => lines.remove(0),
+        _ => Line::AnyOf(lines),
+    };
+    Ok(two(line.clone(), answer, &Rule::FindSolutions))
+}
