@@ -264,7 +264,7 @@ fn decimals(answer: &Line) -> Option<String> {
         }
         _ => return None,
     };
-    if values.iter().all(|value| value.as_plain_number().is_some_and(|v| v.is_integer())) {
+    if values.iter().all(|value| tasks::is_whole(value)) {
         return None;
     }
     let texts: Option<Vec<String>> =
@@ -321,12 +321,15 @@ mod tests {
     #[rustfmt::skip]
     fn what_cannot_be_solved_says_why() {
         for (task, says) in [
-            (r#"{"id":2,"problem":"x^2 = 4"}"#,                       "This equation is not linear"),
+            (r#"{"id":2,"problem":"sin x = x"}"#,                     "This could not be worked"),
             (r#"{"id":2,"problem":"3(2x"}"#,                          "This “(” is never closed."),
-            (r#"{"id":2,"task":"factor","problem":"x^2-4"}"#,         "The task “factor” is not covered yet."),
+            (r#"{"id":2,"task":"factor","problem":"x^2=4"}"#,         "This task is for an expression"),
+            (r#"{"id":2,"task":"guess","problem":"x^2=4"}"#,          "There is no task “guess”."),
             (r#"{"id":2,"problem":"3x = 6","unknown":"y"}"#,          "The problem does not hold the letter asked for."),
             (r#"{"id":2,"problem":"3x = 6","method":"magic"}"#,       "That method does not fit this problem."),
-            (r#"{"id":2,"problem":"3x = 6","assume":["x>0"]}"#,       "Assumptions are not covered yet."),
+            (r#"{"id":2,"problem":"3x = 6","assume":["blue"]}"#,      "“blue” is no assumption"),
+            (r#"{"id":2,"problem":"xy = 6"}"#,                        "There is more than one letter in this"),
+            (r#"{"id":2,"task":"evaluate","problem":"x + 1"}"#,       "There is a letter in this"),
             (r#"{"id":2}"#,                                           "This is not a task as JSON"),
         ] {
             let found = ask(task);

@@ -36,7 +36,7 @@ fn two(from: Line, to: Line, rule: &Rule) -> Worked {
 fn normal(expr: &Expr) -> Option<Quotient> {
     let (none, mut budget) = (Values::new(), Budget::for_verdict());
     let value = Normaliser::new(&none, &mut budget).build(expr).ok()?;
-    value.cancelled(&mut budget).ok()
+    value.cancelled(&mut budget).ok()?.rationalised(&mut budget).ok()
 }
 
 /// An expression in its simplest form.
@@ -58,6 +58,12 @@ pub fn simplify_line(line: &Line, _assumed: &Assumptions) -> Result<Worked, Stri
         Line::Expression(expr) => simplify(expr),
         _ => Err(NO_FORM.into()),
     }
+}
+
+/// Whether a constant is a whole number.
+#[must_use]
+pub fn is_whole(expr: &Expr) -> bool {
+    normal(expr).and_then(|value| value.as_constant()).is_some_and(|value| value.is_integer())
 }
 
 /// The value of a constant as a decimal with at most that many places.
@@ -172,7 +178,10 @@ pub fn solve(
     })?;
     let draft = |step: Step| Draft::Line {
         line: step.line,
-        reason: words::reason(&step.rule),
+        reason: match step.role {
+            Role::MayAdd => format!("{}: check at the end", words::reason(&step.rule)),
+            _ => words::reason(&step.rule),
+        },
         role: step.role,
     };
     Ok(Worked {

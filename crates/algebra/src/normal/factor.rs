@@ -62,6 +62,8 @@ fn linear_and_rest(poly: &Univariate, budget: &mut Budget) -> Result<Vec<Univari
             }
         }
     }
+    // (x + 2)(x + 3): the smaller numbers first.
+    found.sort_by_key(|factor| factor.coefficients().first().map(|c| (c.abs(), c.clone())));
     if rest.degree() > 0 {
         found.push(rest);
     }

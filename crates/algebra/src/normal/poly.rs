@@ -335,7 +335,11 @@ impl Poly {
             terms.sort_by_key(|(monomial, _)| !monomial.is_one());
         }
         // 1 - x², not -x² + 1.
-        if !self.is_constant()
+        // -3 + √7, but e - 1.
+        let roots_only = self.atoms().iter().all(|atom| atom.reducible_from().is_some());
+        let starts_with_number =
+            roots_only && terms.first().is_some_and(|(monomial, _)| monomial.is_one());
+        if !(self.is_constant() && starts_with_number)
             && let Some(at) = terms.iter().position(|(_, c)| c.is_positive())
         {
             terms[..=at].rotate_right(1);
@@ -347,11 +351,20 @@ impl Poly {
             let mut product: Option<Expr> = None;
             let mut under = Rational::one();
             let mut roots = 0;
+            let letters_root = monomial.iter().find_map(|(atom, exponent)| {
+                let kernel = atom.as_kernel().filter(|_| *exponent == 1)?;
+                (kernel.kind == super::KernelKind::Root(2)).then(|| (atom, kernel))
+            });
             for (atom, exponent) in monomial.iter() {
                 // √2 · √5 is shown as √10.
                 if let Some(prime) = atom.prime_under_root() {
                     under *= prime;
                     roots += 1;
+                    continue;
+                }
+                // √2 · √(gh) is shown as √(2gh), below.
+                let has_number = monomial.iter().any(|(a, _)| a.prime_under_root().is_some());
+                if has_number && letters_root.is_some_and(|(root, _)| root == atom) {
                     continue;
                 }
                 let base = atom.to_expr();
@@ -362,7 +375,10 @@ impl Poly {
                 });
             }
             if roots > 0 {
-                let radicand = Box::new(Expr::rational(&under));
+                let radicand = Box::new(match letters_root {
+                    Some((_, kernel)) => kernel.arguments[0].numerator().scale(&under).to_expr(),
+                    None => Expr::rational(&under),
+                });
                 let root: Expr = crate::expr::ExprKind::Root { index: 2, radicand }.into();
                 product = Some(match product {
                     Some(before) => multiply_left(root, before),

@@ -4,7 +4,7 @@ use super::{Atom, Poly};
 use crate::budget::{Budget, Spent};
 use crate::expr::Expr;
 use crate::number::Rational;
-use num_traits::{One, Zero};
+use num_traits::{One, Signed, Zero};
 use std::collections::BTreeSet;
 
 /// `numerator / denominator`, with common monomials and the denominator's leading coefficient divided
@@ -119,6 +119,30 @@ impl Quotient {
         Self::new(above, below).ok_or(Spent)
     }
 
+    /// The same with no square root of a whole number in the denominator.
+    ///
+    /// # Errors
+    /// [`Spent`] when the budget does not reach.
+    pub fn rationalised(&self, budget: &mut Budget) -> Result<Self, Spent> {
+        let mut found = self.clone();
+        for _ in 0..6 {
+            let root =
+                found.denominator.atoms().into_iter().find(|a| a.prime_under_root().is_some());
+            let Some(root) = root.cloned() else { break };
+            // (a + b√p)(a - b√p) = a² - b²p
+            let parts = found.denominator.by_powers_of(&root);
+            let [a, b] = &parts[..] else { break };
+            let other = b.multiply(&Poly::atom(root), budget)?;
+            let conjugate = a.add(&other.negated(), budget)?;
+            let below = found.denominator.multiply(&conjugate, budget)?;
+            if below.is_zero() {
+                break;
+            }
+            found = Self::new(found.numerator.multiply(&conjugate, budget)?, below).ok_or(Spent)?;
+        }
+        Ok(found)
+    }
+
     /// `self + other`
     ///
     /// # Errors
@@ -210,11 +234,23 @@ impl Quotient {
         if let Some(quantity) = self.quantity() {
             return quantity;
         }
-        match self.as_constant() {
-            Some(value) => Expr::rational(&value),
-            None if self.denominator == Poly::int(1) => self.numerator.to_expr(),
-            None => self.numerator.to_expr().over(self.denominator.to_expr()),
+        if let Some(value) = self.as_constant() {
+            return Expr::rational(&value);
         }
+        if self.denominator == Poly::int(1) {
+            return self.numerator.to_expr();
+        }
+        // gT²/(4π²), not gT²/4/π²; and no sign on both sides of the bar.
+        let mut factor = Rational::from_integer(self.numerator.number_content().denom().clone());
+        let is_negative = |poly: &Poly| poly.terms().all(|(_, c)| c.is_negative());
+        let starts_negative = is_negative(&self.denominator.scale(&factor))
+            || (is_negative(&self.numerator)
+                && self.denominator.terms().any(|(_, c)| c.is_negative()));
+        if starts_negative {
+            factor = -factor;
+        }
+        let (above, below) = (self.numerator.scale(&factor), self.denominator.scale(&factor));
+        above.to_expr().over(below.to_expr())
     }
 }
 

@@ -78,7 +78,13 @@ pub fn board(
 ) -> Result<Board, Unsolved> {
     let solutions =
         sets::solutions_given(line, letter, assumed).map_err(|_| Unsolved::NotThisKind)?;
-    let answer = solution_line(&solutions, letter).ok_or(Unsolved::NotThisKind)?;
+    let answer = match solution_line(&solutions, letter) {
+        Some(answer) => answer,
+        None => super::line_up::general_solution(line, letter).ok_or(Unsolved::NotThisKind)?,
+    };
+    if line.as_equation().is_none() {
+        return Ok(inequality(line, letter, answer));
+    }
     let mut writer = Writer {
         letter,
         assumed,
@@ -106,6 +112,57 @@ pub fn board(
     }
 }
 
+/// The working of an inequality: brought to one side, divided or factorised.
+fn inequality(line: &Line, letter: &str, answer: Line) -> Board {
+    let mut steps = vec![step(line.clone(), Rule::Given, Role::Starts)];
+    if let Some((between, rule)) = between(line, letter)
+        && between != *line
+        && between != answer
+    {
+        steps.push(step(between, rule, Role::Follows));
+    }
+    let turned = match (&steps[steps.len() - 1].line, &answer) {
+        (Line::Relations { sides, relations }, Line::Relations { relations: after, .. })
+            if sides.len() == 2 && relations.len() == 1 && after.len() == 1 =>
+        {
+            relations[0] != after[0]
+        }
+        _ => false,
+    };
+    let rule = if turned { Rule::TurnSign } else { Rule::FindSolutions };
+    steps.push(step(answer, rule, Role::Concludes));
+    Board { steps, method: "usual", methods: vec!["usual"] }
+}
+
+fn between(line: &Line, letter: &str) -> Option<(Line, Rule)> {
+    let Line::Relations { sides, relations } = line else { return None };
+    let ([left, right], [relation]) = (&sides[..], &relations[..]) else { return None };
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let mut forms = Normaliser::new(&none, &mut budget);
+    let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
+    if !forms.needs.is_empty() {
+        return None;
+    }
+    let poly = l.minus(&r, &mut budget).ok()?.as_poly()?;
+    let one = Univariate::from_poly(&poly, letter)?;
+    let is = |left: Expr, right: Expr| Line::Relations {
+        sides: vec![left, right],
+        relations: vec![*relation],
+    };
+    if let [b, a] = one.coefficients() {
+        let term = Univariate::new(vec![from_int(0), a.clone()]).to_expr(letter);
+        return Some((is(term, Expr::rational(&-b)), Rule::Collect));
+    }
+    let all = factors(&poly, &mut budget).ok()?;
+    let content = poly.number_content();
+    let product = all
+        .iter()
+        .map(|(f, n)| if *n == 1 { f.to_expr() } else { f.to_expr().to_the(*n) })
+        .reduce(Expr::times)?;
+    let product = if content.is_one() { product } else { Expr::rational(&content).times(product) };
+    (all.len() > 1).then(|| (is(product, Expr::int(0)), Rule::Factorise))
+}
+
 fn step(line: Line, rule: Rule, role: Role) -> Step {
     Step { line, rule, role }
 }
@@ -124,7 +181,6 @@ struct Writer<'a> {
 /// An equation in normal form: everything on the left.
 struct Equation {
     over: Poly,
-    under: Poly,
     needs: Needs,
 }
 
@@ -144,8 +200,8 @@ impl Writer<'_> {
         let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
         let needs = forms.needs;
         let difference = l.minus(&r, &mut budget).ok()?.cancelled(&mut budget).ok()?;
-        let (over, under) = (difference.numerator().clone(), difference.denominator().clone());
-        Some(Equation { over, under, needs })
+        let over = difference.numerator().clone();
+        Some(Equation { over, needs })
     }
 
     /// Writes the lines from `line` to its solutions, without the last.
@@ -153,9 +209,9 @@ impl Writer<'_> {
         if self.steps.len() >= LINES {
             return Ok(());
         }
-        if let Some(inside) = self.logarithm_undone(line) {
-            self.push(inside.clone(), Rule::UndoLogarithm, Role::Follows);
-            return self.go_on(&inside);
+        if let Some((next, rule, role)) = self.undone(line) {
+            self.push(next.clone(), rule, role);
+            return self.go_on(&next);
         }
         let Some(equation) = self.normal(line) else { return Ok(()) };
         let letter = Atom::symbol(self.letter);
@@ -182,12 +238,12 @@ impl Writer<'_> {
         poly: &Univariate,
     ) -> Result<(), Unsolved> {
         let zero = |poly: &Univariate| Line::equation(poly.to_expr(self.letter), Expr::int(0));
-        if !equation.under.is_constant() || !equation.needs.not_zero.is_empty() {
-            let by = Expr::from(equation.under.to_expr().kind);
-            self.push(zero(&whole(poly)), Rule::ClearFractions(by), Role::MayAdd);
-            let next = zero(&whole(poly));
-            return match self.normal(&next) {
-                Some(cleared) => self.polynomial(&next, &cleared, &whole(poly)),
+        if !equation.needs.not_zero.is_empty() {
+            return match cleared(line, &equation.needs) {
+                Some((next, by)) => {
+                    self.push(next.clone(), Rule::ClearFractions(by), Role::MayAdd);
+                    self.go_on(&next)
+                }
                 None => Ok(()),
             };
         }
@@ -299,10 +355,12 @@ impl Writer<'_> {
                     ExprKind::PlusMinus { opposite: false, value: Box::new(root) }.into();
                 let above = if b.is_zero() { sign } else { Expr::rational(&-b).plus(sign) };
                 let value = above.over(Expr::rational(&(a * from_int(2))));
-                if !under.is_negative() {
+                if under.is_negative() {
+                    self.solved_here(line, Rule::NegativeDiscriminant(Expr::rational(&under)));
+                } else {
                     self.push(Line::equation(x, value), Rule::Formula, Role::Follows);
+                    self.solved_here(line, Rule::Evaluate);
                 }
-                self.solved_here(line, Rule::Evaluate);
             }
             _ => {
                 let half = b / (a * from_int(2));
@@ -339,6 +397,32 @@ impl Writer<'_> {
         Ok(())
     }
 
+    /// One function on the left, and on the right a number, or the same root: it is undone as it stands.
+    fn undone(&self, line: &Line) -> Option<(Line, Rule, Role)> {
+        let (left, right) = line.as_equation()?;
+        if let (ExprKind::Root { index, radicand: a }, ExprKind::Root { index: other, radicand: b }) =
+            (&left.kind, &right.kind)
+            && index == other
+        {
+            let role = if index.is_even() { Role::MayAdd } else { Role::Follows };
+            let next = Line::equation((**a).clone(), (**b).clone());
+            return Some((next, Rule::RaiseBoth(*index), role));
+        }
+        if let ExprKind::Power(base, exponent) = &left.kind
+            && base.symbols().is_empty()
+            && right.symbols().is_empty()
+        {
+            let ln = |e: &Expr| -> Expr {
+                ExprKind::Call { function: Function::Ln, arguments: vec![e.clone()] }.into()
+            };
+            let value = simplest(&ln(right).over(ln(base)));
+            let next = Line::equation((**exponent).clone(), value);
+            return Some((next, Rule::TakeLogarithms, Role::Follows));
+        }
+        let inside = self.logarithm_undone(line)?;
+        Some((inside, Rule::UndoLogarithm, Role::Follows))
+    }
+
     /// `log_2(x - 1) = 4`: the inside is a power of the base.
     fn logarithm_undone(&self, line: &Line) -> Option<Line> {
         let (left, right) = line.as_equation()?;
@@ -359,10 +443,16 @@ impl Writer<'_> {
     /// A polynomial in one root, absolute value or power: that one is found first.
     fn one_kernel(&mut self, line: &Line, poly: &Poly, kernel: &Atom) -> Result<(), Unsolved> {
         let mut budget = Budget::for_verdict();
-        let Ok(values) = zeros::constant_roots(&poly.by_powers_of(kernel), &mut budget) else {
+        let Ok(mut values) = zeros::constant_roots(&poly.by_powers_of(kernel), &mut budget) else {
             return Ok(());
         };
         let Some(inner) = kernel.as_kernel() else { return Ok(()) };
+        if inner.kind == KernelKind::Power {
+            values.retain(|v| crate::normal::constant::sign(v, &mut budget) == Some(1));
+        }
+        if values.is_empty() {
+            return Ok(());
+        }
         if matches!(inner.kind, KernelKind::Ln | KernelKind::Arcsin | KernelKind::Arctan) {
             return Ok(());
         }
@@ -413,11 +503,16 @@ impl Writer<'_> {
         poly: &Poly,
         moving: &[Atom],
     ) -> Result<(), Unsolved> {
-        let root = moving.iter().rev().find_map(|atom| match atom.as_kernel()?.kind {
-            KernelKind::Root(index) => Some((atom, index)),
-            _ => None,
-        });
-        let Some((atom, index)) = root else { return self.absolute_value(poly, moving) };
+        let root = moving
+            .iter()
+            .filter_map(|atom| match atom.as_kernel()?.kind {
+                KernelKind::Root(index) => Some((atom, index)),
+                _ => None,
+            })
+            .max_by_key(|(atom, _)| {
+                atom.as_kernel().map_or(0, |k| k.arguments[0].numerator().len())
+            });
+        let Some((atom, index)) = root else { return self.without_roots(line, poly, moving) };
         let parts = poly.by_powers_of(atom);
         let [rest, factor] = &parts[..] else { return Ok(()) };
         let mut budget = Budget::for_verdict();
@@ -436,6 +531,25 @@ impl Writer<'_> {
         let next = Line::equation(inside.to_expr(), power.to_expr());
         let role = if index.is_even() { Role::MayAdd } else { Role::Follows };
         self.push(next.clone(), Rule::RaiseBoth(index), role);
+        self.go_on(&next)
+    }
+
+    /// Sums of logarithms become one product; an absolute value is split.
+    fn without_roots(&mut self, line: &Line, poly: &Poly, moving: &[Atom]) -> Result<(), Unsolved> {
+        let is_log = |a: &Atom| a.as_kernel().is_some_and(|k| k.kind == KernelKind::Ln);
+        if !moving.iter().all(is_log) {
+            return self.absolute_value(poly, moving);
+        }
+        let mut budget = Budget::for_verdict();
+        let Ok((above, below)) =
+            zeros::product_of_logarithms(poly, moving, self.letter, &mut budget)
+        else {
+            return Ok(());
+        };
+        let next = Line::equation(above.to_expr(), below.to_expr());
+        if next != *line {
+            self.push(next.clone(), Rule::CombineLogarithms, Role::MayAdd);
+        }
         self.go_on(&next)
     }
 
@@ -460,6 +574,42 @@ impl Writer<'_> {
         self.solved_here(&split, Rule::SolveEach);
         Ok(())
     }
+}
+
+/// Both sides times the common denominator, and that denominator.
+fn cleared(line: &Line, needs: &Needs) -> Option<(Line, Expr)> {
+    let (left, right) = line.as_equation()?;
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let mut common: Vec<(Poly, u32)> = Vec::new();
+    for needed in &needs.not_zero {
+        for (factor, exponent) in factors(needed.numerator(), &mut budget).ok()? {
+            match common.iter_mut().find(|(other, _)| *other == factor) {
+                Some((_, most)) => *most = exponent.max(*most),
+                None => common.push((factor, exponent)),
+            }
+        }
+    }
+    let sides = [left, right].map(|side| Normaliser::new(&none, &mut budget).build(side));
+    let mut by = Quotient::constant(Rational::one());
+    for side in &sides {
+        let below = side.as_ref().ok()?.denominator().clone();
+        let number = Rational::from_integer(below.number_content().numer().clone());
+        let whole = side.as_ref().ok()?.numerator().number_content().denom().clone();
+        let content = by.numerator().number_content();
+        let needed = content.numer().lcm(&whole).lcm(number.numer());
+        by = Quotient::constant(Rational::from_integer(needed));
+    }
+    for (factor, exponent) in &common {
+        let power = factor.power(*exponent, &mut budget).ok()?;
+        by = by.times(&Quotient::whole(power), &mut budget).ok()?;
+    }
+    let mut times = |side: &Result<Quotient, _>| -> Option<Expr> {
+        let side: &Quotient = side.as_ref().ok()?;
+        let product = side.times(&by, &mut budget).ok()?.cancelled(&mut budget).ok()?;
+        product.as_poly().map(|poly| poly.to_expr())
+    };
+    let next = Line::equation(times(&sides[0])?, times(&sides[1])?);
+    Some((next, by.to_expr()))
 }
 
 /// The same roots with whole coefficients and a positive leading one.

@@ -69,7 +69,24 @@ fn values(
 /// The values of `letter` that a formula gives, in terms of the other letters; `None` when they are not found.
 #[must_use]
 pub fn formula_values(line: &Line, letter: &str, assumed: &Assumptions) -> Option<Vec<Expr>> {
-    values(line, letter, assumed, &mut Budget::for_verdict()).ok()
+    let mut found = values(line, letter, assumed, &mut Budget::for_verdict()).ok()?;
+    if assumed.all_positive {
+        found = found.iter().map(|value| value.map(&mut without_bars)).collect();
+    }
+    Some(found)
+}
+
+/// The bars around a product of positive letters are of no use.
+fn without_bars(part: Expr) -> Expr {
+    let is_product = |e: &Expr| {
+        !e.any(&mut |p| {
+            matches!(p.kind, ExprKind::Add(..) | ExprKind::Subtract(..) | ExprKind::Negative(_))
+        })
+    };
+    match part.kind {
+        ExprKind::Absolute(inside) if is_product(&inside) => *inside,
+        kind => Expr::at(kind, part.span),
+    }
 }
 
 /// Whether a value is negative although every letter is positive.

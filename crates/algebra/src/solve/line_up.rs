@@ -495,3 +495,36 @@ fn first_apart(
         (before != after).then_some((value, before))
     })
 }
+
+/// `x = π/6 + 2πn or x = 5π/6 + 2πn`: the solutions of an equation that repeats itself.
+pub(crate) fn general_solution(line: &Line, letter: &str) -> Option<Line> {
+    let mut budget = Budget::for_verdict();
+    let budget = &mut budget;
+    let formula = formula(line, letter, budget).ok()?;
+    let mut critical = Critical::default();
+    formula.critical(letter, &mut critical, budget).ok()?;
+    if critical.once || !critical.zeros.points.is_empty() {
+        return None;
+    }
+    let count = Expr::symbol(if letter == "n" { "k" } else { "n" });
+    let mut lines: Vec<Line> = Vec::new();
+    for (start, step) in critical.zeros.progressions {
+        let next = start.plus(&step, budget).ok()?;
+        let holds =
+            formula.holds(letter, &start, budget)? && formula.holds(letter, &next, budget)?;
+        if !holds {
+            continue;
+        }
+        let steps = step.to_expr().times(count.clone());
+        let value = if start.is_zero() { steps } else { start.to_expr().plus(steps) };
+        let line = Line::equation(Expr::symbol(letter), value);
+        if !lines.contains(&line) {
+            lines.push(line);
+        }
+    }
+    match lines.len() {
+        0 => None,
+        1 => lines.pop(),
+        _ => Some(Line::AnyOf(lines)),
+    }
+}

@@ -77,6 +77,12 @@ pub enum Rule {
     Round,
     /// Wrote it in its simplest form.
     Simplify,
+    /// Put sums of logarithms together and wrote them as a power.
+    CombineLogarithms,
+    /// The discriminant is negative.
+    NegativeDiscriminant(Expr),
+    /// Divided by a negative number, so that the sign turns.
+    TurnSign,
 }
 
 /// A line of a solution, with the reason it follows and what it is for.

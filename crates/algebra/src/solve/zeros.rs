@@ -182,33 +182,7 @@ impl Search<'_> {
 
     /// `Σ qᵢ ln|fᵢ| + c = 0` is `Π |fᵢ|^qᵢ = e^-c`.
     fn logarithms(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
-        let mut scale = num_bigint::BigInt::one();
-        let mut rest = poly.clone();
-        let mut linear = Vec::new();
-        for atom in moving {
-            let parts = rest.by_powers_of(atom);
-            let [others, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
-            let factor = factor.as_constant().ok_or(NotNormal::NotCovered)?;
-            scale = scale.lcm(factor.denom());
-            linear.push((atom, factor));
-            rest = others.clone();
-        }
-        if !rest.is_constant() {
-            return Err(NotNormal::NotCovered);
-        }
-        let scale = Rational::from_integer(scale);
-        let none = Values::new();
-        let shift = Quotient::whole(rest.scale(&-scale.clone()));
-        let target = Normaliser::new(&none, self.budget).e_to(&shift)?;
-        let (mut above, mut below) = (Quotient::constant(Rational::one()), target);
-        for (atom, factor) in linear {
-            let inside = atom.as_kernel().and_then(|k| k.arguments.first()).cloned();
-            let inside = inside.ok_or(NotNormal::NotCovered)?;
-            let times = (factor * &scale).to_integer().to_i32().ok_or(NotNormal::Spent)?;
-            let power = inside.power(times.unsigned_abs(), self.budget)?;
-            let side = if times > 0 { &mut above } else { &mut below };
-            *side = side.times(&power, self.budget)?;
-        }
+        let (above, below) = product_of_logarithms(poly, moving, self.letter, self.budget)?;
         let mut found = self.is(&above, &below)?;
         found.add(self.is(&above, &below.negated())?);
         Ok(found)
@@ -466,6 +440,49 @@ impl Search<'_> {
         let difference = inside.minus(value, self.budget)?;
         self.poly(difference.numerator())
     }
+}
+
+/// The two products whose sizes are equal where a sum of logarithms is zero.
+///
+/// # Errors
+/// [`NotNormal`] when it is no such sum.
+pub(crate) fn product_of_logarithms(
+    poly: &Poly,
+    moving: &[Atom],
+    letter: &str,
+    budget: &mut Budget,
+) -> Result<(Quotient, Quotient), NotNormal> {
+    let mut scale = num_bigint::BigInt::one();
+    let mut rest = poly.clone();
+    let mut linear = Vec::new();
+    for atom in moving {
+        let parts = rest.by_powers_of(atom);
+        let [others, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
+        let factor = factor.as_constant().ok_or(NotNormal::NotCovered)?;
+        scale = scale.lcm(factor.denom());
+        linear.push((atom, factor));
+        rest = others.clone();
+    }
+    if !rest.is_constant() {
+        return Err(NotNormal::NotCovered);
+    }
+    let scale = Rational::from_integer(scale);
+    let none = Values::new();
+    let shift = Quotient::whole(rest.scale(&-scale.clone()));
+    let target = Normaliser::new(&none, budget).e_to(&shift)?;
+    let (mut above, mut below) = (Quotient::constant(Rational::one()), target);
+    for (atom, factor) in linear {
+        let inside = atom.as_kernel().and_then(|k| k.arguments.first()).cloned();
+        let inside = inside.ok_or(NotNormal::NotCovered)?;
+        let times = (factor * &scale).to_integer().to_i32().ok_or(NotNormal::Spent)?;
+        let power = inside.power(times.unsigned_abs(), budget)?;
+        let side = if times > 0 { &mut above } else { &mut below };
+        *side = side.times(&power, budget)?;
+    }
+    if above.mentions(letter) || below.mentions(letter) {
+        return Ok((above, below));
+    }
+    Err(NotNormal::NotCovered)
 }
 
 /// `n·π`

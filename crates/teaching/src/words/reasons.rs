@@ -35,7 +35,7 @@ pub fn reason(rule: &Rule) -> String {
         Rule::RootBoth(2) => "Take the square root of both sides, with both signs".into(),
         Rule::RootBoth(3) => "Take the cube root of both sides".into(),
         Rule::RootBoth(n) => format!("Take the root of index {n} of both sides"),
-        Rule::RaiseBoth(2) => "Square both sides: check at the end".into(),
+        Rule::RaiseBoth(2) => "Square both sides".into(),
         Rule::RaiseBoth(3) => "Cube both sides".into(),
         Rule::RaiseBoth(n) => format!("Raise both sides to the power {n}"),
         Rule::SplitAbsolute => "What stands between the bars has either sign".into(),
@@ -45,6 +45,11 @@ pub fn reason(rule: &Rule) -> String {
         Rule::Reject => "Leave out what does not fit the problem".into(),
         Rule::FindSolutions => "Find the solutions".into(),
         Rule::Round => "As a decimal".into(),
+        Rule::CombineLogarithms => "Put the logarithms together, and write them as a power".into(),
+        Rule::NegativeDiscriminant(value) => {
+            format!("The discriminant is {}, which has no real square root", math(value))
+        }
+        Rule::TurnSign => "Divide by a negative number: the sign turns".into(),
         Rule::Simplify => "Write it in its simplest form".into(),
         Rule::Substitute => "Check: put the value into the problem".into(),
     }
