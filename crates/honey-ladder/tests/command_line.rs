@@ -43,7 +43,10 @@ fn check_answers_every_line_whatever_it_holds() {
         .map(|line| serde_json::from_str(line).expect("JSON"))
         .collect();
     let verdicts: Vec<_> = answers.iter().map(|a| a["verdict"].as_str().expect("a word")).collect();
-    assert_eq!(verdicts, ["equivalent", "not_equivalent", "undecided", "unreadable", "unreadable"]);
+    assert_eq!(
+        verdicts,
+        ["equivalent", "not_equivalent", "not_equivalent", "unreadable", "unreadable"]
+    );
     assert_eq!(answers[1]["counterexample"]["at"]["x"], "0");
     assert_eq!(answers[1]["slip"]["id"], "second-term-not-multiplied");
     assert!(answers[4]["id"].is_null());
@@ -54,7 +57,7 @@ fn solve_answers_every_line_with_its_working() {
     let tasks = format!(
         "{}\n{}\nnot json\n{}\n",
         r#"{"id":"a","task":"solve","problem":"5x + 3 = 2x + 12"}"#,
-        r#"{"id":"b","problem":"sin x = 1"}"#,
+        r#"{"id":"b","problem":"sin x = x"}"#,
         "9".repeat(200_000),
     );
     let output = run(&["solve"], tasks.as_bytes());

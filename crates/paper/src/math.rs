@@ -25,6 +25,12 @@ pub(crate) fn line(line: &Line) -> Value {
         }
         Line::AnyOf(lines) => joined(lines, " or "),
         Line::AllOf(lines) => joined(lines, ";  "),
+        Line::Definition { letter: name, value } => {
+            let is = json!({ "k": "rel", "v": "=" });
+            row(vec![text("let "), letter(name), is, node(value)])
+        }
+        Line::Rounded(value) => row(vec![json!({ "k": "rel", "v": "≈" }), node(value)]),
+        Line::Set(_) => text(&algebra::write::text_line(line)),
         Line::NoSolution => text("no solution"),
         Line::AllReals => text("all real numbers"),
         Line::Sentence(_) => text(""),

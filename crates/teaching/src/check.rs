@@ -288,7 +288,7 @@ mod tests {
             (r#"{"id":2,"from":"(x^2-1)/(x-1)","to":"x+1"}"#,
              r#"{"id":2,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"domain":"x ≠ 1","move":"worked out"}"#),
             (r#"{"id":3,"from":"x^2 = 5x","to":"x = 5"}"#,
-             r#"{"id":3,"verdict":"not_equivalent","certainty":"proved","lost":["0"],"gained":[]}"#),
+             r#"{"id":3,"verdict":"not_equivalent","certainty":"proved","lost":["0"],"gained":[],"slip":{"id":"divided-by-unknown","says":"What if the thing you divided by is zero? Try that value in the line above."}}"#),
             (r#"{"id":4,"from":"3(2x"}"#,
              r#"{"id":4,"verdict":"unreadable","certainty":"proved","lost":[],"gained":[],"error":{"at":[1,2],"says":"This “(” is never closed.","mend":"3(2x)"}}"#),
             (r#"{"id":5,"from":"5+3 = 8×2 = 16"}"#,

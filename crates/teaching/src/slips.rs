@@ -1,14 +1,59 @@
 //! Slips: known mistakes between two lines. A slip turns a line into what a student making it would
 //! write next; a student's line is matched by meaning, not by spelling.
 
+mod added_denominators;
+mod added_exponents_of_power;
 mod added_instead_of_scaling;
+mod added_radicands;
+mod bars_dropped;
+mod cancelled_a_term;
+mod coefficient_of_one_forgotten;
+mod collected_unlike_terms;
+mod difference_as_square;
+mod divided_exponents;
+mod divided_first_term_only;
 mod divided_one_term;
 mod divided_wrong_way;
+mod exponent_as_factor;
+mod factor_taken_out;
+mod first_and_last_only;
+mod function_of_each_term;
+mod inverse_as_reciprocal;
+mod inverted_wrong_fraction;
 mod kept_sign_when_moving;
+mod left_to_right;
+mod letters_of_product_lost;
+mod like_terms_multiplied;
+mod logarithm_of_each_term;
+mod logarithm_power_brought;
+mod logarithms_merged_as_sum;
+mod logarithms_multiplied;
+mod minus_times_minus;
+mod multiplied_exponents;
 mod multiplied_straight_across;
+mod negative_exponent_as_sign;
+mod percent_as_number;
+mod power_missed_a_factor;
+mod rewriting;
+mod root_of_each_term;
 mod second_term_not_multiplied;
+mod sign_lost_in_bracket;
+mod sign_squared_away;
+mod squared_each_term;
 mod subtracted_instead_of_dividing;
+mod subtracted_other_way_round;
+mod took_away_a_negative;
+mod zero_exponent_as_zero;
 
+mod divided_by_unknown;
+mod done_to_one_side;
+mod halved_instead_of_rooted;
+mod multiplied_one_term;
+mod root_of_one_sign;
+mod sign_not_turned;
+mod split_without_zero;
+mod squared_one_side;
+mod wrong_power_of_ten;
 use algebra::{Line, StepVerdict, compare};
 
 /// A known mistake.
@@ -23,8 +68,18 @@ pub trait Slip: Sync {
     fn wrong(&self, line: &Line) -> Vec<Line>;
 }
 
-/// Every slip. One line here for each file in `slips`.
+/// Every slip, those that say most first: where two lead to one line, the first is named. One line here for
+/// each file in `slips`.
 pub static SLIPS: &[&dyn Slip] = &[
+    &left_to_right::LeftToRight,
+    &logarithm_power_brought::LogarithmPowerBrought,
+    &sign_not_turned::SignNotTurned,
+    &divided_by_unknown::DividedByUnknown,
+    &root_of_one_sign::RootOfOneSign,
+    &halved_instead_of_rooted::HalvedInsteadOfRooted,
+    &squared_one_side::SquaredOneSide,
+    &split_without_zero::SplitWithoutZero,
+    &multiplied_one_term::MultipliedOneTerm,
     &added_instead_of_scaling::AddedInsteadOfScaling,
     &divided_one_term::DividedOneTerm,
     &divided_wrong_way::DividedWrongWay,
@@ -32,6 +87,41 @@ pub static SLIPS: &[&dyn Slip] = &[
     &multiplied_straight_across::MultipliedStraightAcross,
     &second_term_not_multiplied::SecondTermNotMultiplied,
     &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
+    &sign_lost_in_bracket::SignLostInBracket,
+    &squared_each_term::SquaredEachTerm,
+    &power_missed_a_factor::PowerMissedAFactor,
+    &multiplied_exponents::MultipliedExponents,
+    &added_exponents_of_power::AddedExponentsOfPower,
+    &divided_exponents::DividedExponents,
+    &negative_exponent_as_sign::NegativeExponentAsSign,
+    &zero_exponent_as_zero::ZeroExponentAsZero,
+    &root_of_each_term::RootOfEachTerm,
+    &added_radicands::AddedRadicands,
+    &added_denominators::AddedDenominators,
+    &cancelled_a_term::CancelledATerm,
+    &divided_first_term_only::DividedFirstTermOnly,
+    &inverted_wrong_fraction::InvertedWrongFraction,
+    &coefficient_of_one_forgotten::CoefficientOfOneForgotten,
+    &like_terms_multiplied::LikeTermsMultiplied,
+    &letters_of_product_lost::LettersOfProductLost,
+    &sign_squared_away::SignSquaredAway,
+    &took_away_a_negative::TookAwayANegative,
+    &first_and_last_only::FirstAndLastOnly,
+    &difference_as_square::DifferenceAsSquare,
+    &logarithm_of_each_term::LogarithmOfEachTerm,
+    &logarithms_multiplied::LogarithmsMultiplied,
+    &logarithms_merged_as_sum::LogarithmsOfSumMerged,
+    &function_of_each_term::FunctionOfEachTerm,
+    &factor_taken_out::FactorTakenOut,
+    &inverse_as_reciprocal::InverseAsReciprocal,
+    &percent_as_number::PercentAsNumber,
+    &bars_dropped::BarsDropped,
+    &wrong_power_of_ten::WrongPowerOfTen,
+    &exponent_as_factor::ExponentAsFactor,
+    &collected_unlike_terms::CollectedUnlikeTerms,
+    &minus_times_minus::MinusTimesMinus,
+    &subtracted_other_way_round::SubtractedOtherWayRound,
+    &done_to_one_side::DoneToOneSide,
 ];
 
 /// The slips made with linear equations.
@@ -50,11 +140,38 @@ pub static PROPORTION: &[&dyn Slip] = &[
     &divided_wrong_way::DividedWrongWay,
 ];
 
-/// The slip that leads from `from` to `to`, if it is a known one.
+/// Most lines that are compared with the student's before the search ends.
+const COMPARED: usize = 400;
+
+/// The slip that leads from `from` to `to`, if it is a known one. One slip is looked for first, then two
+/// in a row, of which the first is told.
 #[must_use]
 pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
-    let same = |wrong: &Line| matches!(compare(wrong, to, None), StepVerdict::Equivalent { .. });
-    SLIPS.iter().copied().find(|slip| slip.wrong(from).iter().any(same))
+    if !matches!(compare(from, to, None), StepVerdict::NotEquivalent(_)) {
+        return None;
+    }
+    let mut left = COMPARED;
+    let mut same = |wrong: &Line| {
+        left = left.saturating_sub(1);
+        left > 0 && matches!(compare(wrong, to, None), StepVerdict::Equivalent { .. })
+    };
+    let mut firsts: Vec<(&'static dyn Slip, Line)> = Vec::new();
+    for slip in SLIPS.iter().copied() {
+        for wrong in slip.wrong(from) {
+            if same(&wrong) {
+                return Some(slip);
+            }
+            firsts.push((slip, wrong));
+        }
+    }
+    for (slip, wrong) in firsts.into_iter().take(12) {
+        for second in SLIPS.iter().copied() {
+            if second.wrong(&wrong).iter().take(4).any(&mut same) {
+                return Some(slip);
+            }
+        }
+    }
+    None
 }
 
 /// The single letter of a line.

@@ -157,3 +157,94 @@ fn what_is_said_to_the_student_helps_without_numbers() {
         }
     }
 }
+
+/// One line that each slip leads to, as a student writes it.
+#[test]
+#[rustfmt::skip]
+fn each_slip_is_recognised_in_a_line_of_its_own() {
+    let rows = [
+        ("5 - (x - 2)",      "5 - x - 2",            "sign-lost-in-bracket"),
+        ("5 - 2(x + 1)",     "5 - 2x + 2",           "sign-lost-in-bracket"),
+        ("(x+3)^2",          "x^2 + 9",              "squared-each-term"),
+        ("(x-3)^2 = 7",      "x^2 - 9 = 7",          "squared-each-term"),
+        ("(2x)^3",           "2x^3",                 "power-missed-a-factor"),
+        ("x^2 x^3",          "x^6",                  "multiplied-exponents"),
+        ("2^3 × 2^4",        "2^12",                 "multiplied-exponents"),
+        ("(x^2)^3",          "x^5",                  "added-exponents-of-power"),
+        ("x^6/x^2",          "x^3",                  "divided-exponents"),
+        ("x^-2",             "-x^2",                 "negative-exponent-as-sign"),
+        ("5^0",              "0",                    "zero-exponent-as-zero"),
+        ("3^2 + 1",          "7",                    "exponent-as-factor"),
+        ("√(16 + 9)",        "7",                    "root-of-each-term"),
+        ("√(x^2 + 9)",       "x + 3",                "root-of-each-term"),
+        ("√2 + √3",          "√5",                   "added-radicands"),
+        ("1/2 + 1/3",        "2/5",                  "added-denominators"),
+        ("(x+5)/5",          "x",                    "cancelled-a-term"),
+        ("(6x+9)/3",         "2x + 9",               "divided-first-term-only"),
+        ("1/2 ÷ (3/4)",      "3/8",                  "inverted-wrong-fraction"),
+        ("3x + 2",           "5x",                   "collected-unlike-terms"),
+        ("4a + 3b",          "7ab",                  "collected-unlike-terms"),
+        ("5x - x",           "5",                    "coefficient-of-one-forgotten"),
+        ("2x + 3x",          "5x^2",                 "like-terms-multiplied"),
+        ("2x · 3x",          "6x",                   "letters-of-product-lost"),
+        ("2 + 3 × 4",        "20",                   "left-to-right"),
+        ("-3^2",             "9",                    "sign-squared-away"),
+        ("(-2)(-3)",         "-6",                   "minus-times-minus"),
+        ("5 - (-2)",         "3",                    "took-away-a-negative"),
+        ("7 - 12",           "5",                    "subtracted-other-way-round"),
+        ("(x+2)(x+5)",       "x^2 + 10",             "first-and-last-only"),
+        ("x^2 - 9",          "(x-3)^2",              "difference-as-square"),
+        ("ln(x+y)",          "ln x + ln y",          "logarithm-of-each-term"),
+        ("ln(x/y)",          "ln x/ln y",            "logarithms-multiplied"),
+        ("(ln x)^3",         "3 ln x",               "logarithm-power-brought"),
+        ("log 20 + log 5",   "log 25",               "logarithms-merged-as-sum"),
+        ("sin(a+b)",         "sin a + sin b",        "function-of-each-term"),
+        ("sin 2x",           "2 sin x",              "factor-taken-out"),
+        ("sin^-1(1)",        "1/sin 1",              "inverse-as-reciprocal"),
+        ("15% of 60",        "900",                  "percent-as-number"),
+        ("|x|",              "x",                    "bars-dropped"),
+        ("√(x^2)",           "x",                    "bars-dropped"),
+        ("-2x < 6",          "x < -3",               "sign-not-turned"),
+        ("x^2 = 5x",         "x = 5",                "divided-by-unknown"),
+        ("x^2 = 16",         "x = 4",                "root-of-one-sign"),
+        ("x^2 = 16",         "x = 8",                "halved-instead-of-rooted"),
+        ("√(3x - 2) = 5",    "3x - 2 = 5",           "squared-one-side"),
+        ("x(x-5) = 6",       "x = 6 or x - 5 = 6",   "split-without-zero"),
+        ("2x + 3 = 11",      "2x = 11",              "done-to-one-side"),
+        ("x/2 + 3 = 5",      "x + 3 = 10",           "multiplied-one-term"),
+        ("3(x + 4)",         "3x + 4",               "second-term-not-multiplied"),
+        ("x + 7 = 12",       "x = 19",               "kept-sign-when-moving"),
+        ("4x = 20",          "x = 16",               "subtracted-instead-of-dividing"),
+        ("4x = 20",          "x = 1/5",              "divided-wrong-way"),
+        ("2x + 6 = 10",      "x + 6 = 5",            "divided-one-term"),
+        ("n/6 = 10/15",      "10n = 90",             "multiplied-straight-across"),
+        ("n/6 = 10/15",      "n = 1",                "added-instead-of-scaling"),
+        // inside part of a line
+        ("2(x+3)^2 - 5",     "2(x^2 + 9) - 5",       "squared-each-term"),
+        ("1/2 + 1/3 + x",    "2/5 + x",              "added-denominators"),
+        ("4 + √(9 + 16) = y", "4 + 3 + 4 = y",       "root-of-each-term"),
+        // two in a row
+        ("(x+3)^2 + (2x + 3x)", "x^2 + 9 + 5x^2",    "squared-each-term"),
+    ];
+    let mut wrong = String::new();
+    for (from, to, id) in rows {
+        let found = recognise(&line(from), &line(to)).map_or("none", Slip::id);
+        if found != id {
+            wrong += &format!("{from} -> {to}: {found}, not {id}\n");
+        }
+    }
+    assert!(wrong.is_empty(), "\n{wrong}");
+    for slip in SLIPS {
+        let has_row = rows.iter().any(|(.., id)| *id == slip.id()) || slip.id() == "wrong-power-of-ten";
+        assert!(has_row, "{} has no row", slip.id());
+    }
+    assert!(SLIPS.len() >= 40);
+}
+
+#[test]
+fn the_point_is_moved_too_far() {
+    let options = algebra::Options { quantities: true, ..algebra::Options::default() };
+    let read = |text: &str| algebra::read_line_with(text, options).expect(text).line;
+    let found = recognise(&read("0.05 m"), &read("50 cm")).map(Slip::id);
+    assert_eq!(found, Some("wrong-power-of-ten"));
+}

@@ -34,7 +34,13 @@ fn check(rows: &[(&str, &str, &str)]) {
         let request =
             CheckRequest { from: from.into(), to: Some(to.into()), ..CheckRequest::default() };
         let found = answer(&request);
-        assert_eq!(said(&found), expected, "{from} -> {to}");
+        // Slips have a table of their own; here they are named where they are the point.
+        let now = said(&found);
+        let now = match now.split_once(" [") {
+            Some((verdict, _)) if !expected.contains('[') => verdict.to_owned(),
+            _ => now,
+        };
+        assert_eq!(now, expected, "{from} -> {to}");
         // Laws that every answer obeys, whatever the lines.
         let proved = found.verdict != "undecided";
         assert_eq!(found.certainty == "proved", proved, "{from} -> {to}");

@@ -353,7 +353,7 @@ impl Poly {
             let mut roots = 0;
             let letters_root = monomial.iter().find_map(|(atom, exponent)| {
                 let kernel = atom.as_kernel().filter(|_| *exponent == 1)?;
-                (kernel.kind == super::KernelKind::Root(2)).then(|| (atom, kernel))
+                (kernel.kind == super::KernelKind::Root(2)).then_some((atom, kernel))
             });
             for (atom, exponent) in monomial.iter() {
                 // √2 · √5 is shown as √10.

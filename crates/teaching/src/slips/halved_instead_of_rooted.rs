@@ -1,0 +1,31 @@
+//! Halved instead of taking the root: `x^2 = 16` to `x = 8`.
+
+use super::Slip;
+use algebra::{Expr, ExprKind, Line};
+
+/// Halved instead of taking the root: `x^2 = 16` to `x = 8`.
+pub struct HalvedInsteadOfRooted;
+
+impl Slip for HalvedInsteadOfRooted {
+    fn id(&self) -> &'static str {
+        "halved-instead-of-rooted"
+    }
+
+    fn to_student(&self) -> &'static str {
+        "Which number times itself gives the right side?"
+    }
+
+    fn to_teacher(&self) -> &'static str {
+        "Halved instead of taking the square root."
+    }
+
+    fn wrong(&self, line: &Line) -> Vec<Line> {
+        let Some((left, right)) = line.as_equation() else { return Vec::new() };
+        let ExprKind::Power(base, n) = &left.kind else { return Vec::new() };
+        if base.symbols().is_empty() || !right.symbols().is_empty() {
+            return Vec::new();
+        }
+        let value: Expr = right.clone().over(n.as_ref().clone());
+        vec![Line::equation(base.as_ref().clone(), value)]
+    }
+}

@@ -1,0 +1,184 @@
+//! Slips that rewrite one part of an expression, wherever in a line it stands.
+
+use algebra::number::{Rational, from_int};
+use algebra::{Expr, ExprKind, Function, Line, StepVerdict, Verdict, compare, equal};
+
+/// Most lines that one slip writes below another.
+const LINES: usize = 40;
+
+/// Declares a slip whose rule `wrong` rewrites one part of an expression.
+macro_rules! rewriting {
+    ($(#[$doc:meta])* $name:ident, $id:literal, student: $student:literal, teacher: $teacher:literal,) => {
+        $(#[$doc])*
+        pub struct $name;
+
+        impl super::Slip for $name {
+            fn id(&self) -> &'static str {
+                $id
+            }
+
+            fn to_student(&self) -> &'static str {
+                $student
+            }
+
+            fn to_teacher(&self) -> &'static str {
+                $teacher
+            }
+
+            fn wrong(&self, line: &algebra::Line) -> Vec<algebra::Line> {
+                super::rewriting::everywhere(line, &wrong)
+            }
+        }
+    };
+}
+pub(super) use rewriting;
+
+/// The line with one part rewritten, once for each part that the rule changes the value of.
+pub(super) fn everywhere(line: &Line, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec<Line> {
+    let sides: Vec<&Expr> = match line {
+        Line::Expression(expr) => vec![expr],
+        Line::Relations { sides, .. } => sides.iter().collect(),
+        _ => return Vec::new(),
+    };
+    let mut found = Vec::new();
+    for (at, side) in sides.into_iter().enumerate() {
+        for changed in parts(side, wrong) {
+            if found.len() >= LINES {
+                return found;
+            }
+            let written = match line {
+                Line::Relations { sides, relations } => {
+                    let mut sides = sides.clone();
+                    sides[at] = changed;
+                    Line::Relations { sides, relations: relations.clone() }
+                }
+                _ => Line::Expression(changed),
+            };
+            // A changed part may leave the solutions as they are, by chance.
+            if matches!(compare(line, &written, None), StepVerdict::NotEquivalent(_)) {
+                found.push(written);
+            }
+        }
+    }
+    found
+}
+
+/// The expression with one part rewritten, in every way.
+fn parts(expr: &Expr, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec<Expr> {
+    let mut found: Vec<Expr> = wrong(expr)
+        .into_iter()
+        .filter(|changed| matches!(equal(expr, changed), Verdict::Different(_)))
+        .collect();
+    let count = expr.children().len();
+    for place in 0..count {
+        for changed in parts(expr.children()[place], wrong) {
+            found.push(with_child(expr, place, changed));
+        }
+    }
+    found
+}
+
+/// The expression with its child at `place` replaced.
+fn with_child(expr: &Expr, place: usize, child: Expr) -> Expr {
+    let mut place = place;
+    let mut child = Some(child);
+    let mut take = |old: &Expr| {
+        let here = place == 0;
+        place = place.wrapping_sub(1);
+        if here { child.take().unwrap_or_else(|| old.clone()) } else { old.clone() }
+    };
+    let mut go = |part: &Expr| Box::new(take(part));
+    let kind = match &expr.kind {
+        ExprKind::Negative(a) => ExprKind::Negative(go(a)),
+        ExprKind::Absolute(a) => ExprKind::Absolute(go(a)),
+        ExprKind::Percent(a) => ExprKind::Percent(go(a)),
+        ExprKind::Factorial(a) => ExprKind::Factorial(go(a)),
+        ExprKind::Degree(a) => ExprKind::Degree(go(a)),
+        ExprKind::Root { index, radicand } => {
+            ExprKind::Root { index: *index, radicand: go(radicand) }
+        }
+        ExprKind::Add(a, b) => ExprKind::Add(go(a), go(b)),
+        ExprKind::Subtract(a, b) => ExprKind::Subtract(go(a), go(b)),
+        ExprKind::Multiply(a, b) => ExprKind::Multiply(go(a), go(b)),
+        ExprKind::Divide(a, b) => ExprKind::Divide(go(a), go(b)),
+        ExprKind::Power(a, b) => ExprKind::Power(go(a), go(b)),
+        ExprKind::Call { function, arguments } => ExprKind::Call {
+            function: *function,
+            arguments: arguments.iter().map(|a| *go(a)).collect(),
+        },
+        other => other.clone(),
+    };
+    kind.into()
+}
+
+/// `base ^ exponent`
+pub(super) fn power(base: Expr, exponent: Expr) -> Expr {
+    ExprKind::Power(Box::new(base), Box::new(exponent)).into()
+}
+
+/// A power's base and exponent; anything else is to the first power.
+pub(super) fn base_and_exponent(expr: &Expr) -> (Expr, Expr) {
+    match &expr.kind {
+        ExprKind::Power(base, exponent) => (base.as_ref().clone(), exponent.as_ref().clone()),
+        _ => (expr.clone(), Expr::int(1)),
+    }
+}
+
+/// The factors of a product, from left to right.
+pub(super) fn product(expr: &Expr) -> Vec<&Expr> {
+    match &expr.kind {
+        ExprKind::Multiply(a, b) => {
+            let mut found = product(a);
+            found.extend(product(b));
+            found
+        }
+        _ => vec![expr],
+    }
+}
+
+/// A term's number and its letters; no letters for a number alone.
+pub(super) fn coefficient(expr: &Expr) -> (Rational, Option<Expr>) {
+    if let Some(value) = expr.as_plain_number() {
+        return (value, None);
+    }
+    match &expr.kind {
+        ExprKind::Multiply(a, b) => match a.as_plain_number() {
+            Some(value) => (value, Some(b.as_ref().clone())),
+            None => (from_int(1), Some(expr.clone())),
+        },
+        ExprKind::Negative(a) => {
+            let (value, letters) = coefficient(a);
+            (-value, letters)
+        }
+        _ => (from_int(1), Some(expr.clone())),
+    }
+}
+
+/// A function, its first argument, and the rest of them.
+pub(super) fn call(expr: &Expr) -> Option<(Function, &Expr, &[Expr])> {
+    match &expr.kind {
+        ExprKind::Call { function, arguments } => {
+            let (first, rest) = arguments.split_first()?;
+            Some((*function, first, rest))
+        }
+        _ => None,
+    }
+}
+
+/// The same function of another argument.
+pub(super) fn again(function: Function, argument: &Expr, rest: &[Expr]) -> Expr {
+    let mut arguments = vec![argument.clone()];
+    arguments.extend_from_slice(rest);
+    ExprKind::Call { function, arguments }.into()
+}
+
+/// Whether it is a logarithm.
+pub(super) fn is_logarithm(function: Function) -> bool {
+    matches!(function, Function::Ln | Function::Log)
+}
+
+/// Whether it is one of the six circular functions.
+pub(super) fn is_circular(function: Function) -> bool {
+    use Function::{Cos, Cot, Csc, Sec, Sin, Tan};
+    matches!(function, Sin | Cos | Tan | Sec | Csc | Cot)
+}

@@ -1,0 +1,33 @@
+//! Squared one side only: `√(3x - 2) = 5` to `3x - 2 = 5`.
+
+use super::Slip;
+use algebra::{ExprKind, Line};
+
+/// Squared one side only: `√(3x - 2) = 5` to `3x - 2 = 5`.
+pub struct SquaredOneSide;
+
+impl Slip for SquaredOneSide {
+    fn id(&self) -> &'static str {
+        "squared-one-side"
+    }
+
+    fn to_student(&self) -> &'static str {
+        "What is done to one side has to be done to the other too."
+    }
+
+    fn to_teacher(&self) -> &'static str {
+        "Squared only the side with the root."
+    }
+
+    fn wrong(&self, line: &Line) -> Vec<Line> {
+        let Some((left, right)) = line.as_equation() else { return Vec::new() };
+        let mut found = Vec::new();
+        if let ExprKind::Root { radicand, .. } = &left.kind {
+            found.push(Line::equation(radicand.as_ref().clone(), right.clone()));
+        }
+        if let ExprKind::Root { radicand, .. } = &right.kind {
+            found.push(Line::equation(left.clone(), radicand.as_ref().clone()));
+        }
+        found
+    }
+}

@@ -1,0 +1,36 @@
+//! Moved the point too far, or not far enough: `0.05 m` to `50 cm`.
+
+use super::Slip;
+use algebra::{Expr, ExprKind, Line};
+
+/// Moved the point too far, or not far enough: `0.05 m` to `50 cm`.
+pub struct WrongPowerOfTen;
+
+impl Slip for WrongPowerOfTen {
+    fn id(&self) -> &'static str {
+        "wrong-power-of-ten"
+    }
+
+    fn to_student(&self) -> &'static str {
+        "The digits are right. How many of the small unit make one of the large?"
+    }
+
+    fn to_teacher(&self) -> &'static str {
+        "Converted a quantity with the wrong power of ten."
+    }
+
+    fn wrong(&self, line: &Line) -> Vec<Line> {
+        let Line::Expression(expr) = line else { return Vec::new() };
+        if !expr.any(&mut |part| matches!(part.kind, ExprKind::Unit(_))) {
+            return Vec::new();
+        }
+        [-6, -4, -3, -2, -1, 1, 2, 3, 4, 6]
+            .into_iter()
+            .map(|exponent: i32| {
+                let power = Expr::int(10).to_the(exponent.unsigned_abs());
+                let value = expr.clone();
+                Line::Expression(if exponent < 0 { value.over(power) } else { value.times(power) })
+            })
+            .collect()
+    }
+}
