@@ -21,6 +21,7 @@ pub mod normal;
 pub mod number;
 pub mod read;
 pub mod round;
+pub mod sketch;
 pub mod solve;
 pub mod step;
 pub mod unit;

@@ -54,7 +54,8 @@ mod sign_not_turned;
 mod split_without_zero;
 mod squared_one_side;
 mod wrong_power_of_ten;
-use algebra::{Line, StepVerdict, compare};
+use algebra::sketch::Sketch;
+use algebra::{Line, Relation, StepVerdict, compare};
 
 /// A known mistake.
 pub trait Slip: Sync {
@@ -64,7 +65,8 @@ pub trait Slip: Sync {
     fn to_student(&self) -> &'static str;
     /// A sentence to the teacher that names the mistake.
     fn to_teacher(&self) -> &'static str;
-    /// What a student making this slip may write below `line`; empty where it cannot be made.
+    /// What a student making this slip may write below `line`; empty where it cannot be made. By chance such
+    /// a line can still be right: see [`wrong_lines`].
     fn wrong(&self, line: &Line) -> Vec<Line>;
 }
 
@@ -140,8 +142,20 @@ pub static PROPORTION: &[&dyn Slip] = &[
     &divided_wrong_way::DividedWrongWay,
 ];
 
+/// What a student making a slip may write below `line` that is proved to be wrong.
+#[must_use]
+pub fn wrong_lines(slip: &dyn Slip, line: &Line) -> Vec<Line> {
+    let mut found = slip.wrong(line);
+    found.retain(|wrong| matches!(compare(line, wrong, None), StepVerdict::NotEquivalent(_)));
+    found
+}
+
+/// Most first slips that a second one is looked for behind.
+const FIRSTS: usize = 8;
 /// Most lines that are compared with the student's before the search ends.
-const COMPARED: usize = 400;
+const COMPARED: usize = 60;
+/// The same where a quick look at the student's line tells nothing.
+const COMPARED_BLINDLY: usize = 16;
 
 /// The slip that leads from `from` to `to`, if it is a known one. One slip is looked for first, then two
 /// in a row, of which the first is told.
@@ -150,8 +164,16 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
     if !matches!(compare(from, to, None), StepVerdict::NotEquivalent(_)) {
         return None;
     }
-    let mut left = COMPARED;
+    // How a number is rounded is said by the verdict itself.
+    if is_rounded(to) {
+        return None;
+    }
+    let sketch = Sketch::of(to);
+    let mut left = if sketch.tells() { COMPARED } else { COMPARED_BLINDLY };
     let mut same = |wrong: &Line| {
+        if !sketch.may_be(wrong) {
+            return false;
+        }
         left = left.saturating_sub(1);
         left > 0 && matches!(compare(wrong, to, None), StepVerdict::Equivalent { .. })
     };
@@ -164,14 +186,24 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
             firsts.push((slip, wrong));
         }
     }
-    for (slip, wrong) in firsts.into_iter().take(12) {
-        for second in SLIPS.iter().copied() {
+    let firsts = firsts.into_iter().take(if sketch.tells() { FIRSTS } else { 0 });
+    for (slip, wrong) in firsts {
+        for second in SLIPS {
             if second.wrong(&wrong).iter().take(4).any(&mut same) {
                 return Some(slip);
             }
         }
     }
     None
+}
+
+fn is_rounded(line: &Line) -> bool {
+    match line {
+        Line::Rounded(_) => true,
+        Line::Relations { relations, .. } => relations.contains(&Relation::Approximate),
+        Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().any(is_rounded),
+        _ => false,
+    }
 }
 
 /// The single letter of a line.
@@ -216,7 +248,7 @@ mod tests {
         {
             let line = algebra::read_line(problem).expect(problem).line;
             for slip in SLIPS {
-                for wrong in slip.wrong(&line) {
+                for wrong in wrong_lines(*slip, &line) {
                     let verdict = compare(&line, &wrong, None);
                     let is_wrong = matches!(verdict, StepVerdict::NotEquivalent(_));
                     assert!(is_wrong, "{}: {problem} -> {wrong:?}", slip.id());

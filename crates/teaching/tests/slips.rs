@@ -2,7 +2,7 @@
 
 use algebra::write::text_line;
 use algebra::{Line, StepVerdict, compare, read_line};
-use teaching::slips::{SLIPS, Slip, recognise};
+use teaching::slips::{SLIPS, Slip, recognise, wrong_lines};
 
 fn line(text: &str) -> Line {
     read_line(text).unwrap_or_else(|error| panic!("{text}: {error:?}")).line
@@ -117,7 +117,7 @@ fn what_a_slip_writes_is_found_again_and_is_wrong() {
             ] {
                 let from = line(&text);
                 for slip in SLIPS {
-                    for wrong in slip.wrong(&from) {
+                    for wrong in wrong_lines(*slip, &from) {
                         made += 1;
                         let verdict = compare(&from, &wrong, None);
                         let breaks = matches!(verdict, StepVerdict::NotEquivalent(_));

@@ -1,7 +1,8 @@
 //! Slips that rewrite one part of an expression, wherever in a line it stands.
 
 use algebra::number::{Rational, from_int};
-use algebra::{Expr, ExprKind, Function, Line, StepVerdict, Verdict, compare, equal};
+use algebra::sketch::plainly_differ;
+use algebra::{Expr, ExprKind, Function, Line, Verdict, equal};
 
 /// Most lines that one slip writes below another.
 const LINES: usize = 40;
@@ -54,10 +55,7 @@ pub(super) fn everywhere(line: &Line, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec
                 }
                 _ => Line::Expression(changed),
             };
-            // A changed part may leave the solutions as they are, by chance.
-            if matches!(compare(line, &written, None), StepVerdict::NotEquivalent(_)) {
-                found.push(written);
-            }
+            found.push(written);
         }
     }
     found
@@ -67,7 +65,9 @@ pub(super) fn everywhere(line: &Line, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec
 fn parts(expr: &Expr, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec<Expr> {
     let mut found: Vec<Expr> = wrong(expr)
         .into_iter()
-        .filter(|changed| matches!(equal(expr, changed), Verdict::Different(_)))
+        .filter(|changed| {
+            plainly_differ(expr, changed) || matches!(equal(expr, changed), Verdict::Different(_))
+        })
         .collect();
     let count = expr.children().len();
     for place in 0..count {
