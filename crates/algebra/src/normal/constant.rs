@@ -19,7 +19,7 @@ use std::collections::BTreeSet;
 /// First precision tried, in bits: with the guard bits a number still fits a machine word.
 const FIRST: u32 = 34;
 /// Highest precision for values that may be transcendental.
-const LAST: u32 = 256;
+const LAST: u32 = 544;
 /// Enclosures up to this precision are kept for the next question.
 const KEPT: u32 = 256;
 /// Highest precision that a separation bound may ask for.
