@@ -173,7 +173,7 @@ impl Comparison<'_> {
     fn verdict(&self) -> Verdict {
         let mut budget = Budget::for_verdict();
         let none = Values::new();
-        let mut forms = Normaliser::new(&none, &mut budget);
+        let mut forms = Normaliser::new(&none, &mut budget).knowing_whole(&self.assumed.whole);
         let built = forms.build(self.left).and_then(|l| Ok((l, forms.build(self.right)?)));
         let needs = forms.needs;
         let difference = match built {

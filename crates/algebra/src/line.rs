@@ -125,6 +125,8 @@ pub enum Line {
     Rounded(Expr),
     /// `[2, 5)`, `(-∞, 2) ∪ (3, ∞)`: intervals that no letter is named for.
     Set(Vec<Piece>),
+    /// `(2, 5)`: a point, or the interval between the two where a line in one letter is compared.
+    Point(Vec<Expr>),
     /// "no solution"
     NoSolution,
     /// "all real numbers"
@@ -174,6 +176,7 @@ impl Line {
                 let pieces = pieces.iter().map(|p| Piece { low: end(&p.low), high: end(&p.high) });
                 Self::Set(pieces.collect())
             }
+            Self::Point(values) => Self::Point(values.iter().map(change).collect()),
             Self::NoSolution | Self::AllReals | Self::Sentence(_) => self.clone(),
         }
     }
@@ -189,6 +192,7 @@ impl Line {
             }
             Self::Definition { value, .. } | Self::Rounded(value) => vec![value],
             Self::Set(pieces) => pieces.iter().flat_map(Piece::ends).collect(),
+            Self::Point(values) => values.iter().collect(),
             Self::NoSolution | Self::AllReals | Self::Sentence(_) => Vec::new(),
         }
     }

@@ -12,8 +12,9 @@ mod build;
 mod circular;
 mod closed;
 pub mod constant;
-mod divide;
+pub mod divide;
 mod factor;
+mod half_angles;
 mod kernel;
 mod poly;
 mod powers;
@@ -21,6 +22,7 @@ mod quotient;
 mod refine;
 mod roots;
 mod univariate;
+mod whole_powers;
 
 pub use algebraic::{
     constant as algebraic_constant, near as algebraic_near, parts as algebraic_parts,

@@ -142,6 +142,9 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     if from == to && !matches!(to, Line::Sentence(_)) {
         return StepVerdict::Equivalent { provided: Vec::new() };
     }
+    if let Some((from, to)) = tuples::resolved(from, to) {
+        return compare_given(&from, &to, setting);
+    }
     match (from, to) {
         (Line::Sentence(_), _) | (_, Line::Sentence(_)) => StepVerdict::Undecided,
         // A definition says nothing of the line above; it has to make sense by itself.
@@ -531,6 +534,8 @@ fn signed(expr: &Expr, upper: bool) -> Expr {
         kind => Expr::at(kind, part.span),
     })
 }
+
+mod tuples;
 
 #[cfg(test)]
 mod tests;

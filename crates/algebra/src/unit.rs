@@ -111,6 +111,7 @@ const UNITS: &[Entry] = &[
     unit(&["¢", "cent", "cents"],                                           (1, 100), &[(Base::Dollar, 1)]),
     unit(&["€", "euro", "euros"],                                           (1, 1), &[(Base::Euro, 1)]),
     unit(&["£"],                                                            (1, 1), &[(Base::Pound, 1)]),
+    unit(&["rad", "radian", "radians"],                                     (1, 1), &[]),
     unit(&["p", "pence"],                                                   (1, 100), &[(Base::Pound, 1)]),
 ];
 

@@ -1,11 +1,13 @@
-//! Writes expressions and lines: plain text and LaTeX that read back to the same tree, and English to
-//! be spoken. No sentences about mathematics: only the mathematics itself.
+//! Writes expressions and lines: plain text and LaTeX that read back to the same tree, MathML, and
+//! English to be spoken. No sentences about mathematics: only the mathematics itself.
 
 mod latex;
+mod mathml;
 mod speech;
 mod text;
 
 pub use latex::{latex, latex_line};
+pub use mathml::{mathml, mathml_line};
 pub use speech::{speech, speech_line};
 pub use text::{text, text_line};
 

@@ -30,7 +30,7 @@ pub(crate) fn line(line: &Line) -> Value {
             row(vec![text("let "), letter(name), is, node(value)])
         }
         Line::Rounded(value) => row(vec![json!({ "k": "rel", "v": "≈" }), node(value)]),
-        Line::Set(_) => text(&algebra::write::text_line(line)),
+        Line::Set(_) | Line::Point(_) => text(&algebra::write::text_line(line)),
         Line::NoSolution => text("no solution"),
         Line::AllReals => text("all real numbers"),
         Line::Sentence(_) => text(""),

@@ -201,6 +201,7 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             gained: found.gained.iter().map(Solution::text).collect(),
             counterexample: found.counterexample.as_ref().map(shown),
             slip: to.as_ref().and_then(|to| slip(&from, to)),
+            made: to.as_ref().and_then(|to| moves::attempted(&from, to)).map(|m| plain(&m)),
             ..CheckAnswer::new(id(), "not_equivalent")
         },
     };
@@ -282,21 +283,21 @@ mod tests {
     fn questions_are_answered_as_the_protocol_says() {
         for (question, expected) in [
             (r#"{"id":1,"from":"3(x+4)","to":"3x+12"}"#,
-             r#"{"id":1,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"move":"multiplied out"}"#),
+             r#"{"id":1,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"move":"multiply out"}"#),
             (r#"{"id":"b","from":"3(x+4)","to":"3x+4"}"#,
              r#"{"id":"b","verdict":"not_equivalent","certainty":"proved","lost":[],"gained":[],"counterexample":{"at":{"x":"0"},"left":"12","right":"4"},"slip":{"id":"second-term-not-multiplied","says":"The number before the bracket multiplies everything inside it, not just the first term."}}"#),
             (r#"{"id":2,"from":"(x^2-1)/(x-1)","to":"x+1"}"#,
-             r#"{"id":2,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"domain":"x ≠ 1","move":"worked out"}"#),
+             r#"{"id":2,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"domain":"x ≠ 1","move":"cancel a common factor"}"#),
             (r#"{"id":3,"from":"x^2 = 5x","to":"x = 5"}"#,
-             r#"{"id":3,"verdict":"not_equivalent","certainty":"proved","lost":["0"],"gained":[],"slip":{"id":"divided-by-unknown","says":"What if the thing you divided by is zero? Try that value in the line above."}}"#),
+             r#"{"id":3,"verdict":"not_equivalent","certainty":"proved","lost":["0"],"gained":[],"move":"divided by x, which may be 0","slip":{"id":"divided-by-unknown","says":"What if the thing you divided by is zero? Try that value in the line above."}}"#),
             (r#"{"id":4,"from":"3(2x"}"#,
              r#"{"id":4,"verdict":"unreadable","certainty":"proved","lost":[],"gained":[],"error":{"at":[1,2],"says":"This “(” is never closed.","mend":"3(2x)"}}"#),
             (r#"{"id":5,"from":"5+3 = 8×2 = 16"}"#,
              r#"{"id":5,"verdict":"not_equivalent","certainty":"proved","lost":[],"gained":[],"counterexample":{"at":{},"left":"8","right":"16"}}"#),
             (r#"{"id":6,"from":"0.05 m","to":"5 cm","quantities":true}"#,
-             r#"{"id":6,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[]}"#),
+             r#"{"id":6,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"move":"change the units"}"#),
             (r#"{"id":7,"from":"6/8","to":"3/4","form":"lowest_terms"}"#,
-             r#"{"id":7,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"form_ok":true}"#),
+             r#"{"id":7,"verdict":"equivalent","certainty":"proved","lost":[],"gained":[],"move":"cancel a common factor","form_ok":true}"#),
         ] { assert_eq!(ask(question), expected); }
     }
 

@@ -1,127 +1,211 @@
 //! Moves: legal reasons between two lines, named as a teacher says them.
 //!
-//! A move is recognised by what it does to the two sides, not by how the line is spelled.
+//! A move is recognised by what it does to the two sides, not by how the line is spelled. Where several were
+//! made at once they are named in the order in which they would be made, as far as they are few.
 
-use crate::words::math;
+mod attempted;
+mod cases;
+mod powers;
+mod rewriting;
+mod sides;
+
+pub use attempted::attempted;
+
+use crate::words;
+use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Quotient, Values};
-use algebra::solve::Proportion;
-use algebra::{Expr, Line, budget::Budget};
+use algebra::{Expr, ExprKind, Line, Relation};
 
-/// What was done between two lines that are known to be equivalent; `None` when it has no short name.
+/// Something that may be done between two lines.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Move {
+    /// The same is added to all sides.
+    Add(Expr),
+    /// The same is taken from all sides.
+    Subtract(Expr),
+    /// All sides are multiplied.
+    Multiply(Expr),
+    /// All sides are divided.
+    Divide(Expr),
+    /// The last move was by a negative number: `<` becomes `>`.
+    TurnSign,
+    /// The line is read from right to left.
+    Swap,
+    /// Each numerator times the other denominator.
+    CrossMultiply,
+    /// One over each side.
+    Reciprocals,
+    /// Both sides to that power.
+    Raise(u32),
+    /// The root of that index of both sides; an even one has both signs.
+    Root(u32),
+    /// Logarithms of both sides.
+    Logarithms,
+    /// A logarithm written as a power.
+    UndoLogarithms,
+    /// Powers of one base are equal when their exponents are.
+    CompareExponents,
+    /// Brackets are multiplied out.
+    MultiplyOut,
+    /// A sum becomes a product.
+    Factorise,
+    /// A square that holds the letter, and a number.
+    CompleteSquare,
+    /// Like terms become one.
+    Collect,
+    /// Numbers are worked out.
+    Evaluate,
+    /// Fractions become one.
+    CommonDenominator,
+    /// One fraction becomes several.
+    SplitFraction,
+    /// A common factor is taken out of a fraction.
+    Cancel,
+    /// No root is left below.
+    Rationalise,
+    /// A root in its simplest form.
+    SimplifyRoot,
+    /// A law of indices.
+    Indices,
+    /// A law of logarithms.
+    LogarithmLaws,
+    /// An identity between trigonometric functions.
+    Trigonometry,
+    /// Another unit.
+    ChangeUnits,
+    /// A product is zero when one of its factors is.
+    ZeroProduct,
+    /// What stands between bars has either sign.
+    EitherSign,
+    /// Every case is solved.
+    SolveEach,
+    /// The quadratic formula.
+    Formula,
+    /// A letter is replaced by what it equals.
+    Substitute(Expr, Expr),
+    /// Rounded.
+    Round,
+}
+
+/// What was done between two lines that are known to be equivalent, as a phrase; `None` when it has no short
+/// name.
 #[must_use]
 pub fn named(from: &Line, to: &Line) -> Option<String> {
-    match (from, to) {
-        (Line::Expression(a), Line::Expression(b)) => rewritten(a, b).map(str::to_owned),
-        _ => between_equations(from, to),
+    let found = recognise(from, to)?;
+    (!found.is_empty()).then(|| words::moves(&found))
+}
+
+/// The moves between two lines that are known to be equivalent, in the order in which they are made.
+#[must_use]
+pub fn recognise(from: &Line, to: &Line) -> Option<Vec<Move>> {
+    if from == to {
+        return None;
     }
+    if is_rounding(to) && !is_rounding(from) {
+        return Some(vec![Move::Round]);
+    }
+    if let (Line::Expression(a), Line::Expression(b)) = (from, to) {
+        return rewriting::between(a, b).map(|one| vec![one]);
+    }
+    if let Some(found) = cases::between(from, to) {
+        return Some(found);
+    }
+    let (before, after) = (Sides::of(from)?, Sides::of(to)?);
+    sides::between(&before, &after).or_else(|| powers::between(&before, &after))
+}
+
+fn is_rounding(line: &Line) -> bool {
+    match line {
+        Line::Rounded(_) => true,
+        Line::Relations { relations, .. } => relations.contains(&Relation::Approximate),
+        _ => false,
+    }
+}
+
+/// The sides of a line as they are written, with the upper sign of every `±`, and their normal forms.
+#[derive(Debug, Clone)]
+pub(crate) struct Sides {
+    written: Vec<Expr>,
+    forms: Vec<Quotient>,
+    relations: Vec<Relation>,
+}
+
+impl Sides {
+    /// The sides of an equation, an inequality or a chain; `None` for another line, or beyond a limit.
+    pub(crate) fn of(line: &Line) -> Option<Self> {
+        match line {
+            Line::Relations { sides, relations } => {
+                Self::new(sides.iter().map(upper).collect(), relations.clone())
+            }
+            _ => None,
+        }
+    }
+
+    fn new(written: Vec<Expr>, relations: Vec<Relation>) -> Option<Self> {
+        let budget = &mut Budget::for_verdict();
+        let forms = written.iter().map(|side| form(side, budget)).collect::<Option<_>>()?;
+        Some(Self { written, forms, relations })
+    }
+
+    fn swapped(&self) -> Self {
+        Self {
+            written: self.written.iter().rev().cloned().collect(),
+            forms: self.forms.iter().rev().cloned().collect(),
+            relations: self.relations.iter().rev().map(|r| r.turned()).collect(),
+        }
+    }
+
+    fn as_equation(&self) -> Option<(&Quotient, &Quotient)> {
+        match (&self.forms[..], &self.relations[..]) {
+            ([left, right], [Relation::Equal]) => Some((left, right)),
+            _ => None,
+        }
+    }
+
+    fn any(&self, test: &mut impl FnMut(&Expr) -> bool) -> bool {
+        self.written.iter().any(|side| side.any(test))
+    }
+}
+
+/// `3 + 4` for `3 ± 4`.
+fn upper(expr: &Expr) -> Expr {
+    expr.map(&mut |part| match part.kind {
+        ExprKind::PlusMinus { opposite: false, value } => *value,
+        ExprKind::PlusMinus { opposite: true, value } => value.negative(),
+        kind => Expr::at(kind, part.span),
+    })
 }
 
 fn form(expr: &Expr, budget: &mut Budget) -> Option<Quotient> {
     Normaliser::new(&Values::new(), budget).build(expr).ok()
 }
 
-fn rewritten(from: &Expr, to: &Expr) -> Option<&'static str> {
-    use algebra::ExprKind::{Add, Multiply, Subtract};
-    let is_sum = |e: &Expr| matches!(e.kind, Add(..) | Subtract(..));
-    let product_with_sum =
-        |e: &Expr| e.any(&mut |p| matches!(&p.kind, Multiply(a, b) if is_sum(a) || is_sum(b)));
-    let size = |e: &Expr| {
-        let mut parts = 0;
-        e.any(&mut |_| {
-            parts += 1;
-            false
-        });
-        parts
-    };
-    match (product_with_sum(from), product_with_sum(to)) {
-        (true, false) => Some("multiplied out"),
-        (false, true) => Some("factorised"),
-        _ if size(to) < size(from) => Some("worked out"),
-        _ => None,
-    }
+fn same(a: &Quotient, b: &Quotient, budget: &mut Budget) -> bool {
+    a.minus(b, budget).is_ok_and(|difference| difference.is_zero())
 }
 
-fn between_equations(from: &Line, to: &Line) -> Option<String> {
-    let ((fl, fr), (tl, tr)) = (from.as_equation()?, to.as_equation()?);
-    let budget = &mut Budget::for_verdict();
-    let (a, b) = (form(fl, budget)?, form(fr, budget)?);
-    let (c, d) = (form(tl, budget)?, form(tr, budget)?);
-    let same = |x: &Quotient, y: &Quotient, budget: &mut Budget| {
-        x.minus(y, budget).is_ok_and(|difference| difference.is_zero())
-    };
-    if same(&a, &d, budget) && same(&b, &c, budget) && !same(&a, &c, budget) {
-        return Some("swapped the sides".into());
-    }
-    let left = c.minus(&a, budget).ok()?;
-    let right = d.minus(&b, budget).ok()?;
-    if left.is_zero() && right.is_zero() {
-        return rewritten(fl, tl).or_else(|| rewritten(fr, tr)).map(str::to_owned);
-    }
-    if same(&left, &right, budget) {
-        let taken = left.numerator().leading() < algebra::number::from_int(0);
-        let shown = if taken { left.negated() } else { left };
-        let shown = math(&shown.to_expr());
-        return Some(if taken {
-            format!("subtracted {shown} from both sides")
-        } else {
-            format!("added {shown} to both sides")
-        });
-    }
-    if Proportion::of(from).is_some() && to.as_equation().is_some() {
-        let numerators = [&c, &d].iter().all(|side| side.denominator().as_constant().is_some());
-        let is_cross = numerators && !(is_single(tl) && is_single(tr));
-        if is_cross {
-            return Some("cross-multiplied".into());
+/// The summands of an expression with their signs, outermost sums only.
+fn summands(expr: &Expr) -> Vec<Expr> {
+    match &expr.kind {
+        ExprKind::Add(a, b) => [summands(a), summands(b)].concat(),
+        ExprKind::Subtract(a, b) => {
+            let second = summands(b).into_iter().map(Expr::negative);
+            summands(a).into_iter().chain(second).collect()
         }
+        ExprKind::Negative(a) => summands(a).into_iter().map(Expr::negative).collect(),
+        _ => vec![expr.clone()],
     }
-    let (before, after) = if b.is_zero() { (&a, &c) } else { (&b, &d) };
-    if before.is_zero() || after.is_zero() {
-        return None;
-    }
-    let by = after.numerator().leading() / before.numerator().leading();
-    let scale = Quotient::constant(by.clone());
-    let scaled_left = a.times(&scale, budget).ok()?;
-    let scaled_right = b.times(&scale, budget).ok()?;
-    if !same(&scaled_left, &c, budget) || !same(&scaled_right, &d, budget) {
-        return None;
-    }
-    let one = algebra::number::from_int(1);
-    let divides = by.numer() == one.numer() || by.numer() == &-one.numer();
-    Some(if divides && by != -one {
-        format!("divided both sides by {}", math(&Expr::rational(&by.recip())))
-    } else {
-        format!("multiplied both sides by {}", math(&Expr::rational(&by)))
-    })
 }
 
-fn is_single(expr: &Expr) -> bool {
-    matches!(expr.kind, algebra::ExprKind::Symbol(_)) || expr.as_plain_number().is_some()
+/// How many parts an expression has.
+fn size(expr: &Expr) -> usize {
+    let mut parts = 0;
+    expr.any(&mut |_| {
+        parts += 1;
+        false
+    });
+    parts
 }
 
 #[cfg(test)]
-mod tests {
-    use super::*;
-
-    #[test]
-    #[rustfmt::skip]
-    fn moves_are_named_as_a_teacher_says_them() {
-        for (from, to, expected) in [
-            ("x + 7 = 12",     "x = 5",         Some("subtracted $7$ from both sides")),
-            ("3x - 4 = 11",    "3x = 15",       Some("added $4$ to both sides")),
-            ("5x + 1 = 2x + 7","3x + 1 = 7",    Some("subtracted $2x$ from both sides")),
-            ("4x = 20",        "x = 5",         Some("divided both sides by $4$")),
-            ("x/3 = 4",        "x = 12",        Some("multiplied both sides by $3$")),
-            ("3(2x-5) = 27",   "6x - 15 = 27",  Some("multiplied out")),
-            ("3(2x-5) = 27",   "2x - 5 = 9",    Some("divided both sides by $3$")),
-            ("3x + 2x = 10",   "5x = 10",       Some("worked out")),
-            ("9 = 3x",         "3x = 9",        Some("swapped the sides")),
-            ("n/6 = 10/15",    "15n = 60",      Some("cross-multiplied")),
-            ("3(x+4)",         "3x + 12",       Some("multiplied out")),
-            ("3x = 12",        "x = 4",         Some("divided both sides by $3$")),
-            ("x^2 = 4",        "x = ±2",        None),
-        ] {
-            let read = |text: &str| algebra::read_line(text).expect(text).line;
-            assert_eq!(named(&read(from), &read(to)).as_deref(), expected, "{from} -> {to}");
-        }
-    }
-}
+mod tests;

@@ -1,10 +1,12 @@
 //! Every sentence about mathematics: why a line follows, why it does not, what is wrong with one that
 //! cannot be read. Mathematics in a sentence stands between dollar signs, as LaTeX.
 
+mod moves;
 mod reading;
 mod reasons;
 mod verdicts;
 
+pub use moves::{by_what_may_be_zero, moves};
 pub use reading::unreadable;
 pub use reasons::reason;
 pub use verdicts::{condition, domain, step_says};

@@ -6,7 +6,7 @@ use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::number::{Rational, from_int};
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 /// Exact values for some letters.
 pub type Values = BTreeMap<String, Quotient>;
@@ -62,6 +62,8 @@ impl Needs {
 pub struct Normaliser<'a> {
     values: &'a Values,
     pub(super) budget: &'a mut Budget,
+    /// Letters that are known to stand for whole numbers.
+    pub(super) whole: Option<&'a BTreeSet<String>>,
     /// What must hold for the forms built so far to have a value.
     pub needs: Needs,
 }
@@ -71,7 +73,7 @@ pub type Built = Result<Quotient, NotNormal>;
 impl<'a> Normaliser<'a> {
     /// A builder that puts `values` for their letters.
     pub fn new(values: &'a Values, budget: &'a mut Budget) -> Self {
-        Self { values, budget, needs: Needs::default() }
+        Self { values, budget, whole: None, needs: Needs::default() }
     }
 
     /// The normal form of `expr`.

@@ -80,6 +80,10 @@ impl Normaliser<'_> {
 
     /// The cosine and the sine of an angle.
     pub(super) fn direction(&mut self, angle: &Quotient) -> Result<Direction, NotNormal> {
+        if let Some((rest, sign)) = self.without_half_turns(angle)? {
+            let (c, s) = self.direction(&rest)?;
+            return Ok((c.times(&sign, self.budget)?, s.times(&sign, self.budget)?));
+        }
         let half_turns = angle.as_poly().map(|poly| {
             let pi = Monomial::atom(Atom::Constant(Constant::Pi));
             poly.terms().find(|(m, _)| **m == pi).map_or_else(Rational::zero, |(_, c)| c.clone())

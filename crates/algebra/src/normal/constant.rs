@@ -89,7 +89,7 @@ fn enclose_kernel(kernel: &Kernel, bits: u32, budget: &mut Budget) -> Option<Enc
         KernelKind::Cos => Some(argument(0)?.cos()),
         KernelKind::Arcsin => Some(argument(0)?.arcsin()),
         KernelKind::Arctan => Some(argument(0)?.arctan()),
-        KernelKind::Factorial => None,
+        KernelKind::Factorial | KernelKind::SignPower => None,
         KernelKind::Algebraic => super::algebraic::enclosure(kernel, bits),
     }
 }

@@ -42,6 +42,8 @@ pub enum KernelKind {
     Absolute,
     /// `|base| ^ exponent`, the base not zero; the exponent is a single term, and no whole number.
     Power,
+    /// `sgn(base) ^ exponent`, the exponent a product of letters for whole numbers: 1 or -1.
+    SignPower,
     /// The natural logarithm of the absolute value, so that it splits over products.
     Ln,
     /// The sine; of a constant only where no cosine says it.
@@ -126,6 +128,7 @@ impl Atom {
         match kernel.kind {
             KernelKind::PrimeRoot => Some((2, argument.numerator().clone())),
             KernelKind::Root(index) => Some((index, argument.numerator().clone())),
+            KernelKind::SignPower => Some((2, Poly::int(1))),
             KernelKind::Absolute => Some((2, argument.numerator().squared_plainly()?)),
             KernelKind::Sin => {
                 let cos = Poly::atom(Self::kernel(KernelKind::Cos, kernel.arguments.clone()));
@@ -139,7 +142,10 @@ impl Atom {
     #[must_use]
     pub fn reducible_from(&self) -> Option<u32> {
         match self.as_kernel()?.kind {
-            KernelKind::PrimeRoot | KernelKind::Absolute | KernelKind::Sin => Some(2),
+            KernelKind::PrimeRoot
+            | KernelKind::Absolute
+            | KernelKind::Sin
+            | KernelKind::SignPower => Some(2),
             KernelKind::Root(index) => Some(index),
             _ => None,
         }
@@ -192,6 +198,16 @@ impl Kernel {
             KernelKind::Power => match &self.arguments[..] {
                 [base, exponent] => {
                     ExprKind::Power(Box::new(size(base)), Box::new(exponent.to_expr())).into()
+                }
+                _ => Expr::int(0),
+            },
+            KernelKind::SignPower => match &self.arguments[..] {
+                [base, exponent] => {
+                    let sign = match base.as_constant() {
+                        Some(_) => base.to_expr(),
+                        None => base.to_expr().over(size(base)),
+                    };
+                    ExprKind::Power(Box::new(sign), Box::new(exponent.to_expr())).into()
                 }
                 _ => Expr::int(0),
             },

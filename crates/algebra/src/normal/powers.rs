@@ -45,6 +45,9 @@ impl Normaliser<'_> {
 
     /// A power whose exponent is no rational number: its base must be positive.
     fn exponential(&mut self, base: &Quotient, exponent: &Quotient) -> Built {
+        if self.is_whole(exponent) {
+            return self.whole_power(base, exponent);
+        }
         self.must_be_positive(base)?;
         let logarithm = self.ln_of_size(base)?;
         // 10^(log x): the logarithm of the base cancels.

@@ -99,7 +99,13 @@ impl Normaliser<'_> {
 
     /// `√(a + b√c) = √((a+d)/2) ± √((a-d)/2)` when `a² - b²c = d²` with a rational `d`.
     fn denested(&mut self, inside: &Quotient) -> Result<Option<Quotient>, NotNormal> {
-        let Some(poly) = inside.as_poly().filter(|poly| poly.len() <= 2) else { return Ok(None) };
+        let Some(poly) = inside.as_poly() else { return Ok(None) };
+        if let Some(found) = self.denested_with_letters(&poly)? {
+            return Ok(Some(found));
+        }
+        if poly.len() > 2 {
+            return Ok(None);
+        }
         let (mut whole, mut part) = (Rational::zero(), None);
         for (monomial, coefficient) in poly.terms() {
             let is_surd = monomial.iter().all(|(atom, _)| atom.prime_under_root().is_some());
@@ -126,8 +132,45 @@ impl Normaliser<'_> {
         Ok(Some(first.plus(&second, self.budget)?))
     }
 
+    /// The same where a, c and d are polynomials: `√(x + 2√(x-1)) = √(x-1) + 1`. Both a + d and a - d are not
+    /// negative there, for their sum 2a and their product b²c are not.
+    fn denested_with_letters(&mut self, poly: &Poly) -> Result<Option<Quotient>, NotNormal> {
+        let is_surd = |atom: &&Atom| {
+            !atom.is_constant() && atom.as_kernel().is_some_and(|k| k.kind == KernelKind::Root(2))
+        };
+        let surds: Vec<Atom> = poly.atoms().into_iter().filter(is_surd).cloned().collect();
+        let [surd] = &surds[..] else { return Ok(None) };
+        let parts = poly.by_powers_of(surd);
+        let [a, b] = &parts[..] else { return Ok(None) };
+        let Some(factor) = b.as_constant() else { return Ok(None) };
+        let inside = surd.as_kernel().map(|k| k.arguments[0].numerator().clone());
+        let Some(inside) = inside.filter(|_| !a.is_constant()) else { return Ok(None) };
+        let under = inside.scale(&(&factor * &factor)).negated();
+        let norm = a.multiply(a, self.budget)?.add(&under, self.budget)?;
+        let Some(d) = super::divide::square_root(&norm, self.budget)? else { return Ok(None) };
+        let half = Rational::new(1.into(), 2.into());
+        let first = a.add(&d, self.budget)?.scale(&half);
+        let second = a.add(&d.negated(), self.budget)?.scale(&half);
+        let first = self.root(2, Quotient::whole(first))?;
+        let second = self.root(2, Quotient::whole(second))?;
+        Ok(Some(if factor.is_negative() {
+            let apart = first.minus(&second, self.budget)?;
+            self.absolute(&apart)?
+        } else {
+            first.plus(&second, self.budget)?
+        }))
+    }
+
     fn poly_root(&mut self, index: u32, radicand: &Poly) -> Built {
-        let content = radicand.number_content();
+        let factors = factor::split(radicand, self.budget)?;
+        let mut content = radicand.number_content();
+        let factors = if index.is_even() {
+            let (factors, number) = super::half_angles::as_squares(factors);
+            content *= number;
+            factors
+        } else {
+            factors
+        };
         let mut outside = self.number_root(index, &content.abs())?;
         let mut inside = Poly::int(1);
         let mut negative = content.is_negative();
@@ -136,7 +179,7 @@ impl Normaliser<'_> {
             negative = false;
         }
         let mut left: Vec<(Poly, u32)> = Vec::new();
-        for (factor, exponent) in factor::split(radicand, self.budget)? {
+        for (factor, exponent) in factors {
             if let Some(power) = self.root_of_power(index, &factor, exponent)? {
                 outside = outside.times(&power, self.budget)?;
                 continue;

@@ -264,6 +264,10 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
     if let Some(line) = point(text, tokens, notes).transpose()? {
         return Ok(line);
     }
+    if let Some(values) = list(tokens, '(').filter(|values| values.len() > 1) {
+        let values = values.iter().map(|value| expr_of(text, value, notes));
+        return Ok(Line::Point(values.collect::<Result<_, _>>()?));
+    }
     let names = names::split(tokens, text.quantities)?;
     let mut parser = Parser::new(text.text, &names);
     let mut sides = vec![parser.expression()?];

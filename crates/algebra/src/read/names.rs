@@ -54,7 +54,7 @@ pub(super) fn split(tokens: &[Token], quantities: bool) -> Result<Vec<Token>, Re
             continue;
         };
         if quantities
-            && follows_quantity(&found)
+            && (follows_quantity(&found) || is_angle(&found, word))
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
@@ -89,10 +89,20 @@ fn follows_quantity(found: &[Token]) -> bool {
     match found.last().map(|token| &token.kind) {
         Some(T::Number(_) | T::VulgarFraction(..) | T::Unit(_)) => true,
         Some(T::Close(')' | '}')) => true,
+        // `\frac{90 km}{h}`
+        Some(T::Open('{')) => match found {
+            [.., before, close, _] => close.kind == T::Close('}') && is_unit(Some(before)),
+            _ => false,
+        },
         Some(T::Over | T::Times) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
         Some(T::Superscript(_)) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
         _ => false,
     }
+}
+
+/// `π rad`
+fn is_angle(found: &[Token], word: &str) -> bool {
+    word.starts_with("rad") && found.last().is_some_and(|token| token.kind == TokenKind::Pi)
 }
 
 fn names_in(word: &str) -> Option<Vec<(TokenKind, usize, usize)>> {

@@ -6,6 +6,7 @@ use crate::budget::Budget;
 use crate::equal::{Counterexample, Shown, Verdict, equal_given, trial_points};
 use crate::expr::ExprKind;
 use crate::line::{Line, Relation};
+use crate::normal::divide::exact_quotient;
 use crate::normal::{Normaliser, Poly, Values};
 use crate::step::{Difference, StepVerdict};
 use num_traits::Signed;
@@ -26,6 +27,11 @@ pub(crate) fn compare(
         if keeps && t.scale(&factor) == f {
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
+    }
+    if let (Some(f), Some(t)) = (product(from, &mut budget), product(to, &mut budget))
+        && vanish_together(&f, &t, &mut budget)
+    {
+        return StepVerdict::Equivalent { provided: Vec::new() };
     }
     if let Some(found) = values(from, to, assumed) {
         return found;
@@ -70,6 +76,30 @@ fn values(from: &Line, to: &Line, assumed: &Assumptions) -> Option<StepVerdict> 
         }
         _ => None,
     }
+}
+
+/// A polynomial that is zero exactly where the line is true: `a = b or c = d` is `(a - b)(c - d) = 0`.
+fn product(line: &Line, budget: &mut Budget) -> Option<Poly> {
+    match line {
+        Line::AnyOf(lines) => {
+            let mut all = Poly::int(1);
+            for line in lines {
+                all = all.multiply(&product(line, budget)?, budget).ok()?;
+            }
+            Some(all)
+        }
+        _ => form(line, budget).filter(|(_, r)| *r == Relation::Equal).map(|(poly, _)| poly),
+    }
+}
+
+/// Whether each divides a power of the other, so that both have the same zeros.
+fn vanish_together(a: &Poly, b: &Poly, budget: &mut Budget) -> bool {
+    const POWER: u32 = 4;
+    let mut divides = |a: &Poly, b: &Poly| {
+        let power = b.power(POWER, budget);
+        power.is_ok_and(|power| exact_quotient(&power, a, budget).is_ok_and(|q| q.is_some()))
+    };
+    divides(a, b) && divides(b, a)
 }
 
 /// `poly < 0`, `poly ≤ 0`, `poly = 0` or `poly ≠ 0`; `None` for anything that is not defined everywhere.

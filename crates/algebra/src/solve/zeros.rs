@@ -3,13 +3,17 @@
 //! What is found covers every isolated zero; it may hold more, since squaring away a root or letting an
 //! absolute value have either sign brings others in. Whoever asks puts each value into the line
 //! it came from, exactly. Methods: factors; inverse functions; norms for roots; both signs for absolute
-//! values; products for sums of logarithms; the half-angle substitution for sines with cosines.
+//! values; products for sums of logarithms; the half-angle substitution for sines with cosines; a rule of
+//! signs for sums of exponentials.
+
+mod circular;
+mod exponentials;
 
 use super::real;
 use crate::budget::Budget;
 use crate::expr::Constant;
 use crate::normal::{
-    Atom, Kernel, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Root, Univariate,
+    Atom, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Root, Univariate,
     Values, algebraic_constant, constant, exact_quotient, gcd, substituted,
 };
 use crate::number::{Rational, from_int};
@@ -120,6 +124,9 @@ impl Search<'_> {
         if all(|kind| kind == KernelKind::Power) {
             return self.exponentials(poly, moving);
         }
+        if of_kind(|kind| kind == KernelKind::Power).is_some() {
+            return self.two_products(poly);
+        }
         if all(|kind| matches!(kind, KernelKind::Sin | KernelKind::Cos)) {
             return self.circular(poly, moving);
         }
@@ -188,142 +195,6 @@ impl Search<'_> {
         Ok(found)
     }
 
-    /// Two terms: their logarithms are equal. Or two bases to one exponent, all terms of one degree.
-    fn exponentials(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
-        let parts = poly.grouped(|atom| atom.mentions(self.letter));
-        let terms: Vec<_> = parts.iter().collect();
-        if let [(first, a), (second, b)] = &terms[..] {
-            let above = Quotient::whole((*b).clone()).negated();
-            let Some(below) = Quotient::whole((*a).clone()).reciprocal() else {
-                return Ok(Zeros::default());
-            };
-            let ratio = above.times(&below, self.budget)?;
-            if constant::sign(&ratio, self.budget).ok_or(NotNormal::NotCovered)? <= 0 {
-                return Ok(Zeros::default());
-            }
-            let none = Values::new();
-            let left = self.log_of(first)?;
-            let right = self.log_of(second)?;
-            let ratio = Normaliser::new(&none, self.budget).ln_of(&ratio)?;
-            let equation = left.minus(&right, self.budget)?.minus(&ratio, self.budget)?;
-            return self.poly(equation.numerator());
-        }
-        let [first, second] = moving else { return Err(NotNormal::NotCovered) };
-        let degree = terms.first().map_or(0, |(m, _)| m.degree());
-        if !terms.iter().all(|(m, _)| m.degree() == degree) {
-            return Err(NotNormal::NotCovered);
-        }
-        let replaced = BTreeMap::from([(second.clone(), Quotient::constant(Rational::one()))]);
-        let one = substituted(poly, &replaced, self.budget)?;
-        let mut found = Zeros::default();
-        for value in self.values_of(one.numerator(), first)? {
-            if constant::sign(&value, self.budget).ok_or(NotNormal::NotCovered)? <= 0 {
-                continue;
-            }
-            let none = Values::new();
-            let logarithm = Normaliser::new(&none, self.budget).ln_of(&value)?;
-            let (a, b) = (Monomial::atom(first.clone()), Monomial::atom(second.clone()));
-            let (left, right) = (self.log_of(&a)?, self.log_of(&b)?);
-            let equation = left.minus(&right, self.budget)?.minus(&logarithm, self.budget)?;
-            found.add(self.poly(equation.numerator())?);
-        }
-        Ok(found)
-    }
-
-    /// The logarithm of a product of powers.
-    fn log_of(&mut self, monomial: &Monomial) -> Result<Quotient, NotNormal> {
-        let none = Values::new();
-        let mut sum = Quotient::default();
-        for (atom, exponent) in monomial.iter() {
-            let Some(Kernel { kind: KernelKind::Power, arguments }) = atom.as_kernel() else {
-                return Err(NotNormal::NotCovered);
-            };
-            let logarithm = Normaliser::new(&none, self.budget).ln_of(&arguments[0])?;
-            let times = Quotient::constant(from_int(i64::from(*exponent)));
-            let term = arguments[1].times(&logarithm, self.budget)?.times(&times, self.budget)?;
-            sum = sum.plus(&term, self.budget)?;
-        }
-        Ok(sum)
-    }
-
-    /// A polynomial in the sine and the cosine of one angle.
-    fn circular(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
-        let angle = moving[0].as_kernel().map(|k| k.arguments[0].clone());
-        let angle = angle.ok_or(NotNormal::NotCovered)?;
-        let of = |kind| Atom::kernel(kind, vec![angle.clone()]);
-        let (c, s) = (of(KernelKind::Cos), of(KernelKind::Sin));
-        if !moving.iter().all(|atom| *atom == c || *atom == s) {
-            return Err(NotNormal::NotCovered);
-        }
-        let parts = poly.by_powers_of(&s);
-        // Only even powers of the cosine: a polynomial in the sine alone.
-        if let Some(alone) = self.in_sine_alone(&parts, &c)? {
-            let mut found = Zeros::default();
-            for value in constant_roots(&alone, self.budget)? {
-                found.add(self.atom_is(&s, &value)?);
-            }
-            return Ok(found);
-        }
-        // a cos + b sin = 0: the tangent is known.
-        if let [cosines, factor] = &parts[..]
-            && factor.is_constant()
-            && let [zero, other] = &cosines.by_powers_of(&c)[..]
-            && zero.is_zero()
-            && other.is_constant()
-        {
-            let value =
-                Quotient::new(other.negated(), factor.clone()).ok_or(NotNormal::NotCovered)?;
-            let none = Values::new();
-            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?;
-            return self.angle_is(&angle, &theta, &pi_times(1));
-        }
-        // t = tan(angle/2); the angle π, where t is infinite, is looked at by itself.
-        let one = Atom::symbol("tan of half the angle");
-        let t = Quotient::whole(Poly::atom(one.clone()));
-        let square = t.times(&t, self.budget)?;
-        let unit = Quotient::constant(Rational::one());
-        let below = unit.plus(&square, self.budget)?.reciprocal().ok_or(NotNormal::NotCovered)?;
-        let cos = unit.minus(&square, self.budget)?.times(&below, self.budget)?;
-        let sin = t.scaled(2).times(&below, self.budget)?;
-        let replaced = BTreeMap::from([(c, cos), (s, sin)]);
-        let rational = substituted(poly, &replaced, self.budget)?.cancelled(self.budget)?;
-        let mut found = self.angle_is(&angle, &pi_times(1), &pi_times(2))?;
-        for value in constant_roots(&rational.numerator().by_powers_of(&one), self.budget)? {
-            let none = Values::new();
-            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?.scaled(2);
-            found.add(self.angle_is(&angle, &theta, &pi_times(2))?);
-        }
-        Ok(found)
-    }
-
-    fn in_sine_alone(&mut self, parts: &[Poly], c: &Atom) -> Result<Option<Vec<Poly>>, NotNormal> {
-        let mut alone: Vec<Poly> = Vec::new();
-        for (power, part) in parts.iter().enumerate() {
-            for (exponent, coefficient) in part.by_powers_of(c).iter().enumerate() {
-                if coefficient.is_zero() {
-                    continue;
-                }
-                if exponent % 2 == 1 {
-                    return Ok(None);
-                }
-                // cos² = 1 - sin², multiplied out.
-                let half = exponent / 2;
-                for k in 0..=half {
-                    let choose = (0..k).fold(Rational::one(), |n, i| {
-                        n * from_int((half - i) as i64) / from_int(i as i64 + 1)
-                    });
-                    let sign = if k % 2 == 0 { choose } else { -choose };
-                    let place = power + 2 * k;
-                    if alone.len() <= place {
-                        alone.resize(place + 1, Poly::default());
-                    }
-                    alone[place] = alone[place].add(&coefficient.scale(&sign), self.budget)?;
-                }
-            }
-        }
-        Ok(Some(alone))
-    }
-
     /// Where an atom has a constant value.
     fn atom_is(&mut self, atom: &Atom, value: &Quotient) -> Found {
         let kernel = match atom {
@@ -385,55 +256,11 @@ impl Search<'_> {
                 }
             }
             KernelKind::Sin | KernelKind::Cos => self.circular_is(kernel, value),
-            KernelKind::PrimeRoot | KernelKind::Factorial | KernelKind::Algebraic => {
-                Err(NotNormal::NotCovered)
-            }
+            KernelKind::PrimeRoot
+            | KernelKind::SignPower
+            | KernelKind::Factorial
+            | KernelKind::Algebraic => Err(NotNormal::NotCovered),
         }
-    }
-
-    fn circular_is(&mut self, kernel: &Kernel, value: &Quotient) -> Found {
-        let angle = &kernel.arguments[0];
-        let none = Values::new();
-        let theta = match Normaliser::new(&none, self.budget).arcsin_of(value) {
-            Ok(theta) => theta,
-            Err(NotNormal::Undefined) => return Ok(Zeros::default()),
-            Err(other) => return Err(other),
-        };
-        let step = pi_times(2);
-        let half = pi_times(1)
-            .times(&Quotient::constant(Rational::new(1.into(), 2.into())), self.budget)?;
-        let pair = if kernel.kind == KernelKind::Sin {
-            [theta.clone(), pi_times(1).minus(&theta, self.budget)?]
-        } else {
-            let arccos = half.minus(&theta, self.budget)?;
-            [arccos.clone(), arccos.negated()]
-        };
-        let mut found = Zeros::default();
-        for start in pair {
-            found.add(self.angle_is(angle, &start, &step)?);
-        }
-        Ok(found)
-    }
-
-    /// Where a linear angle is `start` and whole multiples of `step` more.
-    fn angle_is(&mut self, angle: &Quotient, start: &Quotient, step: &Quotient) -> Found {
-        let atom = Atom::symbol(self.letter);
-        let poly = angle.as_poly().ok_or(NotNormal::NotCovered)?;
-        let parts = poly.by_powers_of(&atom);
-        let [shift, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
-        if shift.mentions(self.letter) || !factor.is_constant() {
-            return Err(NotNormal::NotCovered);
-        }
-        let shift = Quotient::whole(shift.clone());
-        let by = Quotient::whole(factor.clone()).reciprocal().ok_or(NotNormal::NotCovered)?;
-        let start = start.minus(&shift, self.budget)?.times(&by, self.budget)?;
-        let step = step.times(&by, self.budget)?;
-        let step = match constant::sign(&step, self.budget) {
-            Some(1) => step,
-            Some(-1) => step.negated(),
-            _ => return Err(NotNormal::NotCovered),
-        };
-        Ok(Zeros { points: Vec::new(), progressions: vec![(start, step)] })
     }
 
     fn is(&mut self, inside: &Quotient, value: &Quotient) -> Found {

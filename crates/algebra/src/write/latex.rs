@@ -33,6 +33,10 @@ pub fn latex_line(line: &Line) -> String {
             format!("\\text{{let }}{} = {}", letter(name), latex(value))
         }
         Line::Rounded(value) => format!("\\approx {}", latex(value)),
+        Line::Point(values) => {
+            let values: Vec<_> = values.iter().map(latex).collect();
+            format!("\\left({}\\right)", values.join(", "))
+        }
         Line::Set(pieces) => {
             let one = |piece: &Piece| {
                 let end = |end: &Option<(Expr, bool)>, far: &str| {
@@ -201,7 +205,6 @@ fn write(out: &mut String, expr: &Expr) {
 fn unit_latex(out: &mut String, unit: crate::unit::Unit) {
     match unit.symbol() {
         "$" => out.push_str("\\$"),
-        "°C" => out.push_str("{}^{\\circ}\\text{C}"),
         sign => out.push_str(&format!("\\text{{{sign}}}")),
     }
 }

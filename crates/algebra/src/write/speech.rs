@@ -91,6 +91,9 @@ pub fn speech_line(line: &Line) -> String {
         Line::AllOf(lines) => lines.iter().map(speech_line).collect::<Vec<_>>().join(", and "),
         Line::Definition { letter, value } => format!("let {letter} equal {}", speech(value)),
         Line::Rounded(value) => format!("approximately {}", speech(value)),
+        Line::Point(values) => {
+            format!("the point {}", values.iter().map(speech).collect::<Vec<_>>().join(", "))
+        }
         Line::Set(pieces) => {
             let end = |end: &Option<(Expr, bool)>, way: &str| match end {
                 None => format!("{way} infinity"),

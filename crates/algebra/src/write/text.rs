@@ -28,6 +28,9 @@ pub fn text_line(line: &Line) -> String {
         Line::AllOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join("; "),
         Line::Definition { letter, value } => format!("let {letter} = {}", text(value)),
         Line::Rounded(value) => format!("≈ {}", text(value)),
+        Line::Point(values) => {
+            format!("({})", values.iter().map(text).collect::<Vec<_>>().join(", "))
+        }
         Line::Set(pieces) => {
             let one = |piece: &Piece| {
                 let end = |end: &Option<(Expr, bool)>, far: &str| {

@@ -1,0 +1,134 @@
+//! Where sines and cosines of one angle make zero.
+
+use super::{Found, Search, Zeros, constant_roots, pi_times};
+use crate::normal::{
+    Atom, Kernel, KernelKind, Normaliser, NotNormal, Poly, Quotient, Values, constant, substituted,
+};
+use crate::number::{Rational, from_int};
+use num_traits::One;
+use std::collections::BTreeMap;
+
+impl Search<'_> {
+    /// A polynomial in the sine and the cosine of one angle.
+    pub(super) fn circular(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
+        let angle = moving[0].as_kernel().map(|k| k.arguments[0].clone());
+        let angle = angle.ok_or(NotNormal::NotCovered)?;
+        let of = |kind| Atom::kernel(kind, vec![angle.clone()]);
+        let (c, s) = (of(KernelKind::Cos), of(KernelKind::Sin));
+        if !moving.iter().all(|atom| *atom == c || *atom == s) {
+            return Err(NotNormal::NotCovered);
+        }
+        let parts = poly.by_powers_of(&s);
+        // Only even powers of the cosine: a polynomial in the sine alone.
+        if let Some(alone) = self.in_sine_alone(&parts, &c)? {
+            let mut found = Zeros::default();
+            for value in constant_roots(&alone, self.budget)? {
+                found.add(self.atom_is(&s, &value)?);
+            }
+            return Ok(found);
+        }
+        // a cos + b sin = 0: the tangent is known.
+        if let [cosines, factor] = &parts[..]
+            && factor.is_constant()
+            && let [zero, other] = &cosines.by_powers_of(&c)[..]
+            && zero.is_zero()
+            && other.is_constant()
+        {
+            let value =
+                Quotient::new(other.negated(), factor.clone()).ok_or(NotNormal::NotCovered)?;
+            let none = Values::new();
+            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?;
+            return self.angle_is(&angle, &theta, &pi_times(1));
+        }
+        // t = tan(angle/2); the angle π, where t is infinite, is looked at by itself.
+        let one = Atom::symbol("tan of half the angle");
+        let t = Quotient::whole(Poly::atom(one.clone()));
+        let square = t.times(&t, self.budget)?;
+        let unit = Quotient::constant(Rational::one());
+        let below = unit.plus(&square, self.budget)?.reciprocal().ok_or(NotNormal::NotCovered)?;
+        let cos = unit.minus(&square, self.budget)?.times(&below, self.budget)?;
+        let sin = t.scaled(2).times(&below, self.budget)?;
+        let replaced = BTreeMap::from([(c, cos), (s, sin)]);
+        let rational = substituted(poly, &replaced, self.budget)?.cancelled(self.budget)?;
+        let mut found = self.angle_is(&angle, &pi_times(1), &pi_times(2))?;
+        for value in constant_roots(&rational.numerator().by_powers_of(&one), self.budget)? {
+            let none = Values::new();
+            let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?.scaled(2);
+            found.add(self.angle_is(&angle, &theta, &pi_times(2))?);
+        }
+        Ok(found)
+    }
+
+    fn in_sine_alone(&mut self, parts: &[Poly], c: &Atom) -> Result<Option<Vec<Poly>>, NotNormal> {
+        let mut alone: Vec<Poly> = Vec::new();
+        for (power, part) in parts.iter().enumerate() {
+            for (exponent, coefficient) in part.by_powers_of(c).iter().enumerate() {
+                if coefficient.is_zero() {
+                    continue;
+                }
+                if exponent % 2 == 1 {
+                    return Ok(None);
+                }
+                // cos² = 1 - sin², multiplied out.
+                let half = exponent / 2;
+                for k in 0..=half {
+                    let choose = (0..k).fold(Rational::one(), |n, i| {
+                        n * from_int((half - i) as i64) / from_int(i as i64 + 1)
+                    });
+                    let sign = if k % 2 == 0 { choose } else { -choose };
+                    let place = power + 2 * k;
+                    if alone.len() <= place {
+                        alone.resize(place + 1, Poly::default());
+                    }
+                    alone[place] = alone[place].add(&coefficient.scale(&sign), self.budget)?;
+                }
+            }
+        }
+        Ok(Some(alone))
+    }
+
+    pub(super) fn circular_is(&mut self, kernel: &Kernel, value: &Quotient) -> Found {
+        let angle = &kernel.arguments[0];
+        let none = Values::new();
+        let theta = match Normaliser::new(&none, self.budget).arcsin_of(value) {
+            Ok(theta) => theta,
+            Err(NotNormal::Undefined) => return Ok(Zeros::default()),
+            Err(other) => return Err(other),
+        };
+        let step = pi_times(2);
+        let half = pi_times(1)
+            .times(&Quotient::constant(Rational::new(1.into(), 2.into())), self.budget)?;
+        let pair = if kernel.kind == KernelKind::Sin {
+            [theta.clone(), pi_times(1).minus(&theta, self.budget)?]
+        } else {
+            let arccos = half.minus(&theta, self.budget)?;
+            [arccos.clone(), arccos.negated()]
+        };
+        let mut found = Zeros::default();
+        for start in pair {
+            found.add(self.angle_is(angle, &start, &step)?);
+        }
+        Ok(found)
+    }
+
+    /// Where a linear angle is `start` and whole multiples of `step` more.
+    fn angle_is(&mut self, angle: &Quotient, start: &Quotient, step: &Quotient) -> Found {
+        let atom = Atom::symbol(self.letter);
+        let poly = angle.as_poly().ok_or(NotNormal::NotCovered)?;
+        let parts = poly.by_powers_of(&atom);
+        let [shift, factor] = &parts[..] else { return Err(NotNormal::NotCovered) };
+        if shift.mentions(self.letter) || !factor.is_constant() {
+            return Err(NotNormal::NotCovered);
+        }
+        let shift = Quotient::whole(shift.clone());
+        let by = Quotient::whole(factor.clone()).reciprocal().ok_or(NotNormal::NotCovered)?;
+        let start = start.minus(&shift, self.budget)?.times(&by, self.budget)?;
+        let step = step.times(&by, self.budget)?;
+        let step = match constant::sign(&step, self.budget) {
+            Some(1) => step,
+            Some(-1) => step.negated(),
+            _ => return Err(NotNormal::NotCovered),
+        };
+        Ok(Zeros { points: Vec::new(), progressions: vec![(start, step)] })
+    }
+}
