@@ -5,6 +5,8 @@
 //! refined kernels; exact values at points in the order 0, 1, -1, 2, -2, 1/2, ... Floating point only
 //! chooses where to look.
 
+mod constancy;
+
 use crate::approximate;
 use crate::assume::Assumptions;
 use crate::budget::{self, Budget};
@@ -189,6 +191,11 @@ impl Comparison<'_> {
         }
         if let Some(difference) = difference
             && self.is_zero(&difference, &needs)
+        {
+            return self.proved(needs);
+        }
+        if let [letter] = &self.letters[..]
+            && constancy::is_zero(self.left, self.right, letter, self.assumed)
         {
             return self.proved(needs);
         }

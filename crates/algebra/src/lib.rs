@@ -13,6 +13,7 @@ pub mod assume;
 pub mod ball;
 pub mod budget;
 pub mod degrees;
+mod derivative;
 pub mod equal;
 pub mod expr;
 pub mod form;

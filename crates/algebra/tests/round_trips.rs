@@ -20,8 +20,21 @@ fn kind(kind: ExprKind) -> Expr {
 /// Numbers of every notation, letters, constants.
 fn leaf() -> impl Strategy<Value = Expr> {
     let typed = prop::sample::select(vec![
-        "0", "1", "2", "7", "12", "305", "1200", "0.5", "2.50", "0.1(6)", "3 1/2", "3.2×10^5",
-        "1011_2", "2F_16", "7_8",
+        "0",
+        "1",
+        "2",
+        "7",
+        "12",
+        "305",
+        "1200",
+        "0.5",
+        "2.50",
+        "0.1(6)",
+        "3 1/2",
+        "3.2×10^5",
+        "1011_2",
+        "2F_16",
+        "7_8",
     ]);
     let typed = typed.prop_map(|text| match read_line(text).expect(text).line {
         Line::Expression(expr) => expr,
@@ -217,8 +230,22 @@ fn changed(expr: &Expr, at: usize, how: u8) -> Expr {
 fn quantities_read_back() {
     let options = Options { quantities: true, ..Options::default() };
     for typed in [
-        "80 mm", "0.05 m", "12 cm²", "2 h 15 min", "$3.50", "35 ¢", "90 km/h", "25°", "5 kg × 3",
-        "9.8 m/s²", "3 × 4 cm", "12 cm × 5 cm", "20 °C", "1.5 L + 200 mL", "x cm", "2x cm",
+        "80 mm",
+        "0.05 m",
+        "12 cm²",
+        "2 h 15 min",
+        "$3.50",
+        "35 ¢",
+        "90 km/h",
+        "25°",
+        "5 kg × 3",
+        "9.8 m/s²",
+        "3 × 4 cm",
+        "12 cm × 5 cm",
+        "20 °C",
+        "1.5 L + 200 mL",
+        "x cm",
+        "2x cm",
     ] {
         let line = read_line_with(typed, options).expect(typed).line;
         let plain = text_line(&line);

@@ -2,7 +2,8 @@
 //!
 //! `Σ nᵢ ln aᵢ = 0` exactly when `Π aᵢ^nᵢ = 1`; a sum of angles that lies near zero is zero exactly when
 //! the product of the directions of the angles points along the positive real axis. Both questions are
-//! about algebraic numbers.
+//! about algebraic numbers. And a sum of products of two powers with one exponent, all of one degree, is a
+//! polynomial in their quotient.
 
 use super::{Atom, KernelKind, Poly, Quotient, constant};
 use crate::budget::Budget;
@@ -17,6 +18,9 @@ const MULTIPLE: i64 = 64;
 
 /// Whether a constant that is known to lie within `2^-40` of zero is proved zero in one of these ways.
 pub(super) fn is_zero(poly: &Poly, budget: &mut Budget) -> bool {
+    if powers(poly, budget) == Some(true) {
+        return true;
+    }
     let mut parts: Vec<(&Atom, Rational)> = Vec::new();
     for (monomial, coefficient) in poly.terms() {
         let mut atoms = monomial.iter();
@@ -39,6 +43,34 @@ pub(super) fn is_zero(poly: &Poly, budget: &mut Budget) -> bool {
         }
     }
     logarithms(&whole, budget).or_else(|| angles(&whole, budget)).unwrap_or(false)
+}
+
+/// `u² - uv - 2v²` with `u = 2^a` and `v = 3^a`: looked at as `t² - t - 2` with `t = (2/3)^a`.
+fn powers(poly: &Poly, budget: &mut Budget) -> Option<bool> {
+    let is_power =
+        |atom: &&Atom| atom.as_kernel().is_some_and(|kernel| kernel.kind == KernelKind::Power);
+    let kernels: Vec<Atom> = poly.atoms().into_iter().filter(is_power).cloned().collect();
+    let [first, second] = &kernels[..] else { return None };
+    let (a, b) = (&first.as_kernel()?.arguments, &second.as_kernel()?.arguments);
+    let terms = poly.grouped(|atom| atom == first || atom == second);
+    let degree = terms.keys().next()?.degree();
+    if terms.keys().any(|monomial| monomial.degree() != degree) {
+        return None;
+    }
+    let none = super::Values::new();
+    let mut forms = super::Normaliser::new(&none, budget);
+    let above = forms.ln_of_size(&a[0]).ok()?.times(&a[1], forms.budget).ok()?;
+    let below = forms.ln_of_size(&b[0]).ok()?.times(&b[1], forms.budget).ok()?;
+    let exponent = above.minus(&below, forms.budget).ok()?.cancelled(forms.budget).ok()?;
+    let quotient = forms.e_to(&exponent).ok()?;
+    let mut sum = Quotient::default();
+    for (monomial, coefficient) in terms {
+        let power = quotient.power(monomial.exponent(first), budget).ok()?;
+        let term = power.times(&Quotient::whole(coefficient), budget).ok()?;
+        sum = sum.plus(&term, budget).ok()?;
+    }
+    let is_simpler = sum.numerator().atoms().len() < poly.atoms().len();
+    is_simpler.then(|| constant::sign(&sum, budget) == Some(0))
 }
 
 fn logarithms(parts: &[(&Atom, i64)], budget: &mut Budget) -> Option<bool> {

@@ -20,7 +20,8 @@ impl<'a> Normaliser<'a> {
     /// Whether a value is a whole number because its letters are.
     pub(super) fn is_whole(&self, value: &Quotient) -> bool {
         let Some(letters) = self.whole.filter(|letters| !letters.is_empty()) else { return false };
-        let is_whole = |atom: &Atom| matches!(atom, Atom::Symbol(name) if letters.contains(&**name));
+        let is_whole =
+            |atom: &Atom| matches!(atom, Atom::Symbol(name) if letters.contains(&**name));
         value.as_poly().is_some_and(|poly| {
             poly.terms().all(|(monomial, factor)| {
                 factor.is_integer() && monomial.iter().all(|(atom, _)| is_whole(atom))

@@ -78,9 +78,11 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
             let lines: Vec<Line> = pieces.iter().map(|p| p.of_letter(&letter_alone)).collect();
             formula(&Line::AnyOf(lines), letter, budget)
         }
-        Line::Expression(_) | Line::Sentence(_) | Line::Definition { .. } | Line::Rounded(_) | Line::Point(_) => {
-            Err(NotNormal::NotCovered)
-        }
+        Line::Expression(_)
+        | Line::Sentence(_)
+        | Line::Definition { .. }
+        | Line::Rounded(_)
+        | Line::Point(_) => Err(NotNormal::NotCovered),
     }
 }
 

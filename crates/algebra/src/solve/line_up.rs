@@ -73,7 +73,11 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
             let lines: Vec<Line> = pieces.iter().map(|p| p.of_letter(&letter_alone)).collect();
             Formula::Any(parts(&lines, budget)?)
         }
-        Line::Expression(_) | Line::Sentence(_) | Line::Definition { .. } | Line::Rounded(_) | Line::Point(_) => {
+        Line::Expression(_)
+        | Line::Sentence(_)
+        | Line::Definition { .. }
+        | Line::Rounded(_)
+        | Line::Point(_) => {
             return Err(NotNormal::NotCovered);
         }
     })

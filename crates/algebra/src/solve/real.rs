@@ -3,7 +3,7 @@
 use crate::budget::Budget;
 use crate::normal::{Normaliser, NotNormal, Quotient, Values, constant};
 use crate::number::{Rational, from_int};
-use num_traits::One;
+use num_traits::{One, Signed};
 use std::cmp::Ordering;
 
 /// How two constants stand on the number line; `None` when it cannot be told.
@@ -52,14 +52,28 @@ pub(crate) fn between(low: &Quotient, high: &Quotient, budget: &mut Budget) -> O
     None
 }
 
-/// The first of the small numbers that lies strictly between, or the middle.
+/// The first of the small numbers that lies strictly between, or the fraction with the smallest
+/// denominator.
 fn simplest(low: &Rational, high: &Rational) -> Rational {
     let inside = |x: &Rational| low < x && x < high;
     crate::equal::trial_numbers().find(inside).unwrap_or_else(|| {
-        let middle = (low + high) / from_int(2);
-        let rounded = middle.round();
-        if inside(&rounded) { rounded } else { middle }
+        if high.is_positive() { fraction(low, high) } else { -fraction(&-high, &-low) }
     })
+}
+
+/// The fraction with the smallest denominator strictly between two numbers that are not negative (M. A. Stern,
+/// "Ueber eine zahlentheoretische Funktion", 1858).
+fn fraction(low: &Rational, high: &Rational) -> Rational {
+    let whole = low.floor();
+    let next = &whole + Rational::one();
+    if next < *high {
+        return next;
+    }
+    let above = (high - &whole).recip();
+    if *low == whole {
+        return whole + (above.floor() + Rational::one()).recip();
+    }
+    whole.clone() + fraction(&above, &(low - whole).recip()).recip()
 }
 
 /// A rational number below, or above, a constant.
@@ -88,12 +102,13 @@ pub(crate) fn quadratic(
     let by = a.scaled(2).reciprocal().ok_or(NotNormal::Undefined)?;
     let middle = b.negated().times(&by, budget)?;
     match constant::sign(&discriminant, budget).ok_or(NotNormal::NotCovered)? {
-        0 => Ok(vec![middle]),
+        0 => Ok(vec![middle.cancelled(budget)?]),
         1 => {
             let none = Values::new();
             let root = Normaliser::new(&none, budget).root_of(2, &discriminant)?;
             let part = root.times(&by, budget)?;
-            Ok(vec![middle.minus(&part, budget)?, middle.plus(&part, budget)?])
+            let (low, high) = (middle.minus(&part, budget)?, middle.plus(&part, budget)?);
+            Ok(vec![low.cancelled(budget)?, high.cancelled(budget)?])
         }
         _ => Ok(Vec::new()),
     }

@@ -13,8 +13,8 @@ use super::real;
 use crate::budget::Budget;
 use crate::expr::Constant;
 use crate::normal::{
-    Atom, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Root, Univariate,
-    Values, algebraic_constant, constant, exact_quotient, gcd, substituted,
+    Atom, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Root, Univariate, Values,
+    algebraic_constant, constant, exact_quotient, gcd, substituted,
 };
 use crate::number::{Rational, from_int};
 use num_integer::Integer;
@@ -379,7 +379,7 @@ pub(crate) fn constant_roots(
         [] | [_] => Ok(Vec::new()),
         [b, a] => {
             let by = a.reciprocal().ok_or(NotNormal::NotCovered)?;
-            Ok(vec![b.negated().times(&by, budget)?])
+            Ok(vec![b.negated().times(&by, budget)?.cancelled(budget)?])
         }
         [c, b, a] => real::quadratic(a, b, c, budget),
         _ => Err(NotNormal::NotCovered),

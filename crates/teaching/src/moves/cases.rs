@@ -84,9 +84,9 @@ fn degree(expr: &Expr) -> u32 {
         if let ExprKind::Power(base, exponent) = &part.kind
             && !base.symbols().is_empty()
         {
-            let value = exponent.as_plain_number().and_then(|n| {
-                num_traits::ToPrimitive::to_u32(&n.to_integer())
-            });
+            let value = exponent
+                .as_plain_number()
+                .and_then(|n| num_traits::ToPrimitive::to_u32(&n.to_integer()));
             highest = highest.max(value.unwrap_or(0));
         }
         false
@@ -125,7 +125,8 @@ fn substituted(lines: &[Line], to: &Line) -> Option<Vec<Move>> {
                     e.map(&mut |part| if part == *letter { value.clone() } else { part })
                 };
                 let made = form(&replaced(a).minus(replaced(b)), budget)?;
-                let is_same = same(&made, &target, budget) || same(&made.negated(), &target, budget);
+                let is_same =
+                    same(&made, &target, budget) || same(&made.negated(), &target, budget);
                 if is_same && other.symbols().contains(name) {
                     return Some(vec![Move::Substitute(letter.clone(), value.clone())]);
                 }

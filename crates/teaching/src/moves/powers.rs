@@ -135,9 +135,8 @@ fn logarithm(value: &Quotient, budget: &mut Budget) -> Option<Quotient> {
 /// `2^x = 8`, and below it `x ln 2 = ln 8` or `x = log_2 8`.
 fn logarithms(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
     let with_letter_above = |sides: &Sides| {
-        sides.any(&mut |part| {
-            matches!(&part.kind, ExprKind::Power(_, n) if !n.symbols().is_empty())
-        })
+        sides
+            .any(&mut |part| matches!(&part.kind, ExprKind::Power(_, n) if !n.symbols().is_empty()))
     };
     if !with_letter_above(from) || with_letter_above(to) {
         return None;
@@ -195,6 +194,7 @@ fn undone(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
     }
     let ((a, b), (c, d)) = (from.as_equation()?, to.as_equation()?);
     let (c, d) = (logarithm(c, budget)?, logarithm(d, budget)?);
-    let is_undone = proportional((&c, &d), (a, b), budget) || proportional((&d, &c), (a, b), budget);
+    let is_undone =
+        proportional((&c, &d), (a, b), budget) || proportional((&d, &c), (a, b), budget);
     is_undone.then(|| vec![Move::UndoLogarithms])
 }

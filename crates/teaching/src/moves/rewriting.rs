@@ -33,7 +33,9 @@ pub(super) fn between(from: &Expr, to: &Expr) -> Option<Move> {
     let parts = (summands(from).len(), summands(to).len());
     match both(&is_fraction) {
         (false, true) if parts.0 > 1 && has(from, &is_fraction) => Some(Move::CommonDenominator),
-        (true, _) if parts.1 > 1 && has(to, &is_fraction) && !is_single_fraction(to) => Some(Move::SplitFraction),
+        (true, _) if parts.1 > 1 && has(to, &is_fraction) && !is_single_fraction(to) => {
+            Some(Move::SplitFraction)
+        }
         (true, _) if size(to) < size(from) => Some(Move::Cancel),
         (true, true) if has(to, &|part| is_product_with_sum(part)) => Some(Move::Factorise),
         _ if parts.1 < parts.0 => Some(Move::Collect),
@@ -92,9 +94,8 @@ pub(super) fn is_product_with_sum(expr: &Expr) -> bool {
         ExprKind::Subtract(_, b) => with_letter(b),
         ExprKind::Power(a, n) => {
             with_letter(a)
-                && n.as_plain_number().is_some_and(|n| {
-                    n.is_integer() && n > algebra::number::from_int(1)
-                })
+                && n.as_plain_number()
+                    .is_some_and(|n| n.is_integer() && n > algebra::number::from_int(1))
         }
         _ => false,
     }
@@ -141,9 +142,13 @@ fn is_circular(expr: &Expr) -> bool {
 }
 
 fn circular_function(expr: &Expr) -> Option<Function> {
-    use Function::{Cos, Cot, Csc, Sec, Sin, Tan};
+    use Function::{Arccos, Arccot, Arccsc, Arcsec, Arcsin, Arctan, Cos, Cot, Csc, Sec, Sin, Tan};
     match &expr.kind {
         ExprKind::Call { function: f @ (Sin | Cos | Tan | Sec | Csc | Cot), .. } => Some(*f),
+        ExprKind::Call {
+            function: f @ (Arcsin | Arccos | Arctan | Arcsec | Arccsc | Arccot),
+            ..
+        } => Some(*f),
         _ => None,
     }
 }

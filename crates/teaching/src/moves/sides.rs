@@ -135,9 +135,7 @@ fn appear(from: &Sides, p: &Quotient) -> bool {
         .collect();
     let whole = |factor: &algebra::Rational| factor.is_integer();
     p.as_poly().is_some_and(|poly| {
-        poly.terms().all(|(kind, factor)| {
-            kinds.contains(kind) && (whole(factor) || !kind.is_one())
-        })
+        poly.terms().all(|(kind, factor)| kinds.contains(kind) && (whole(factor) || !kind.is_one()))
     })
 }
 

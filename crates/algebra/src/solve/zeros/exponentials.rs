@@ -76,7 +76,6 @@ impl Search<'_> {
         Ok(found)
     }
 
-
     /// A sum `Σ c·e^(λx)` has no more zeros than its coefficients, ordered by λ, change their sign: Descartes'
     /// rule, for exponentials (G. Pólya and G. Szegő, *Problems and Theorems in Analysis*, volume II, part
     /// five). When as many are found, they are all.

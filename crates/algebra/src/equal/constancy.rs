@@ -1,0 +1,112 @@
+//! Two expressions in one letter whose difference does not change: it has the derivative zero, and is zero at one
+//! point of every interval of its domain. So inverse functions are compared, whose identities hold on one
+//! interval and fail on the next.
+
+use super::{Verdict, equal_given, value_at};
+use crate::assume::Assumptions;
+use crate::budget::Budget;
+use crate::derivative::derivative;
+use crate::expr::{Expr, ExprKind, Function};
+use crate::line::{Line, Relation};
+use crate::normal::{Needs, Normaliser, NotNormal, Quotient, Values, constant};
+use crate::solve::interval::Interval;
+use crate::solve::{Solutions, real, sets};
+
+/// Whether `left - right` is proved to be zero wherever both are defined and the assumptions hold.
+pub(super) fn is_zero(left: &Expr, right: &Expr, letter: &str, assumed: &Assumptions) -> bool {
+    let inverse = |part: &Expr| {
+        use Function::{Arccos, Arccot, Arccsc, Arcsec, Arcsin, Arctan};
+        matches!(part.kind, ExprKind::Call {
+            function: Arccos | Arccot | Arccsc | Arcsec | Arcsin | Arctan, .. }
+            if !part.symbols().is_empty())
+    };
+    if !left.any(&mut |p| inverse(p)) && !right.any(&mut |p| inverse(p)) {
+        return false;
+    }
+    proved(left, right, letter, assumed).unwrap_or(false)
+}
+
+fn proved(left: &Expr, right: &Expr, letter: &str, assumed: &Assumptions) -> Option<bool> {
+    let difference = left.clone().minus(right.clone());
+    let slope = derivative(&difference, letter)?;
+    let budget = &mut Budget::for_verdict();
+    let none = Values::new();
+    let mut forms = Normaliser::new(&none, budget);
+    forms.build(&difference).ok()?;
+    forms.build(&slope).ok()?;
+    let inside = assumed.with(inside(&forms.needs), letter);
+    let pieces = match sets::solutions(&inside, letter).ok()? {
+        Solutions::AllReals => vec![Interval { low: None, high: None }],
+        Solutions::Intervals(pieces) => pieces,
+        _ => return None,
+    };
+    if !matches!(equal_given(&slope, &Expr::int(0), assumed), Verdict::Equal { .. }) {
+        return Some(false);
+    }
+    let mut is_zero_at = |value: Quotient| {
+        let at = Values::from([(letter.to_owned(), value)]);
+        match value_at(&difference, &at, budget) {
+            Ok(value) => constant::sign(&value, budget) == Some(0),
+            Err(other) => other == NotNormal::Undefined,
+        }
+    };
+    let ends = pieces.iter().flat_map(|piece| [&piece.low, &piece.high]).flatten();
+    let samples = pieces.iter().map(sample).collect::<Option<Vec<_>>>()?;
+    let mut all = samples.into_iter().chain(ends.map(|end| end.value.clone()));
+    Some(all.all(&mut is_zero_at))
+}
+
+/// The line that says that everything is defined, with room on every side.
+fn inside(needs: &Needs) -> Line {
+    let line = |value: &Quotient, relation| Line::Relations {
+        sides: vec![value.to_expr(), Expr::int(0)],
+        relations: vec![relation],
+    };
+    let strictly = needs.not_negative.iter().chain(&needs.positive);
+    let mut all: Vec<Line> = strictly.map(|value| line(value, Relation::Greater)).collect();
+    all.extend(needs.not_zero.iter().map(|value| line(value, Relation::NotEqual)));
+    if all.is_empty() { Line::AllReals } else { Line::AllOf(all) }
+}
+
+/// A value inside an interval, one at which much is known where there is one.
+fn sample(piece: &Interval) -> Option<Quotient> {
+    let budget = &mut Budget::for_verdict();
+    let one = |n: i64| Quotient::constant(crate::number::from_int(n));
+    let inside = |value: &Quotient, budget: &mut Budget| {
+        let above = piece.low.as_ref().is_none_or(|low| {
+            real::compare(value, &low.value, budget) == Some(std::cmp::Ordering::Greater)
+        });
+        let below = piece.high.as_ref().is_none_or(|high| {
+            real::compare(value, &high.value, budget) == Some(std::cmp::Ordering::Less)
+        });
+        above && below
+    };
+    let usual = [one(0), one(1), one(-1)];
+    if let Some(found) = usual.into_iter().find(|value| inside(value, budget)) {
+        return Some(found);
+    }
+    let half = || crate::number::Rational::new(1.into(), 2.into());
+    let root = |n: i64| {
+        let value = Quotient::constant(crate::number::from_int(n));
+        Normaliser::new(&Values::new(), &mut Budget::for_verdict()).root_of(2, &value).ok()
+    };
+    let parts = [Quotient::constant(half()), Quotient::constant(-half())];
+    let roots = [root(2)?, root(3)?];
+    let shrunk = roots.iter().flat_map(|r| {
+        let by = Quotient::constant(half());
+        let part = r.times(&by, &mut Budget::for_verdict()).unwrap_or_else(|_| r.clone());
+        [part.negated(), part, r.negated(), r.clone()]
+    });
+    let more = [one(2), one(-2)];
+    let all: Vec<Quotient> = parts.into_iter().chain(shrunk).chain(more).collect();
+    if let Some(found) = all.into_iter().find(|value| inside(value, budget)) {
+        return Some(found);
+    }
+    let value = match (&piece.low, &piece.high) {
+        (Some(low), Some(high)) => real::between(&low.value, &high.value, budget)?,
+        (Some(low), None) => real::beyond(&low.value, true, budget)?,
+        (None, Some(high)) => real::beyond(&high.value, false, budget)?,
+        (None, None) => return None,
+    };
+    Some(Quotient::constant(value))
+}

@@ -1,0 +1,33 @@
+//! Powers with letters for whole numbers, tuples, and equations with exponentials.
+
+#[rustfmt::skip]
+pub const ROWS: &[&str] = &[
+    r"2<x<5 -> (2,5) => equivalent",
+    r"2<x<5 -> (2, 5) => equivalent",
+    r"2<=x<5 -> [2, 5) => equivalent",
+    r"(0, 0) => undecided",
+    r"(2, 5) => undecided",
+    r"x<0 or x>1 -> (-∞,0) ∪ (1,∞) => equivalent",
+    r"(2,5) -> 2<x<5 => equivalent",
+    r"x+y=5;x-y=1 -> (3,2) => equivalent",
+    r"x^n x^m -> x^(n+m) ; assume n integer & m integer => equivalent where x ≠ 0",
+    r"x^n y^n -> (xy)^n ; assume n integer => equivalent where x ≠ 0, y ≠ 0",
+    r"(x^n)^2 -> x^(2n) ; assume n integer => equivalent where x ≠ 0",
+    r"(x^2)^n -> x^(2n) ; assume n integer => equivalent where x ≠ 0",
+    r"(-x)^(2n) -> x^(2n) ; assume n integer => equivalent where x ≠ 0",
+    r"1/x^n -> x^(-n) ; assume n integer => equivalent where x ≠ 0, abs(x)^n × (x/abs(x))^n ≠ 0",
+    r"x^(n+1)/x^n -> x ; assume n integer => equivalent where x ≠ 0, abs(x)^n × (x/abs(x))^n ≠ 0",
+    r"(-2)^n -> (-1)^n 2^n ; assume n integer => equivalent",
+    r"(-1)^n -> (-1)^(n+2) ; assume n integer => equivalent",
+    r"(-1)^n -> 1 ; assume n integer => not equivalent; n = 1: -1 against 1",
+    r"(-1)^n -> -1 ; assume n integer => not equivalent; n = 0: 1 against -1",
+    r"(-2)^n -> 2^n ; assume n integer => not equivalent; n = 1: -2 against 2",
+    r"(-1)^2n -> n => equivalent",
+    r"4^x-6^x-2*9^x=0 -> x=ln2/ln(2/3) => equivalent",
+    r"(log x)^2=2+log x -> x=100 or x=1/10 => equivalent",
+    r"(ln x)^2=2+ln x -> x=e^2 or x=1/e => equivalent",
+    r"x^(log x)=100x -> x=100 or x=1/10 => equivalent",
+    r"x^(ln x)=e -> x=e or x=1/e => equivalent",
+    r"x^(log x)=10 -> x=10 or x=1/10 => equivalent",
+    r"x^2=2^x -> x=2 or x=4 => undecided",
+];
