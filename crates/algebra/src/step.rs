@@ -2,7 +2,9 @@
 
 use crate::assume::{Assumptions, is_true};
 use crate::budget::Budget;
-use crate::equal::{Condition, Counterexample, Shown, Verdict, equal_given, exclusions};
+use crate::equal::{
+    Condition, Counterexample, Shown, Verdict, equal_given, exclusions, follows_from_sign,
+};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, Values};
@@ -296,8 +298,10 @@ fn excluded(line: &Line, letter: &str) -> Vec<Condition> {
         }
     }
     let mut told = Vec::new();
-    for condition in forms.needs.not_zero.iter().flat_map(exclusions) {
-        let about_it = matches!(&condition, Condition::Not { letter: l, .. } if l == letter);
+    let needs = forms.needs;
+    for condition in needs.not_zero.iter().flat_map(exclusions) {
+        let about_it = matches!(&condition, Condition::Not { letter: l, .. } if l == letter)
+            && !follows_from_sign(&condition, &needs.positive);
         if about_it && !told.contains(&condition) {
             told.push(condition);
         }

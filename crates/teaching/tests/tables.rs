@@ -29,6 +29,8 @@ mod readings;
 mod roots;
 #[path = "tables/solution_sets.rs"]
 mod solution_sets;
+#[path = "tables/spellings.rs"]
+mod spellings;
 #[path = "tables/systems_and_letters.rs"]
 mod systems_and_letters;
 #[path = "tables/whole_exponents.rs"]
@@ -99,6 +101,7 @@ const TABLES: &[(&str, &[&str])] = &[
     ("readings", readings::ROWS),
     ("roots", roots::ROWS),
     ("solution_sets", solution_sets::ROWS),
+    ("spellings", spellings::ROWS),
     ("systems_and_letters", systems_and_letters::ROWS),
     ("whole_exponents", whole_exponents::ROWS),
 ];

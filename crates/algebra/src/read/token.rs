@@ -271,6 +271,15 @@ impl<'a> Cutter<'a> {
         if first == '\\' {
             return self.command();
         }
+        if first == '^'
+            && let Some(length) = raised_circle(&rest[size..])
+        {
+            self.push(T::Degree, size + length);
+            return Ok(());
+        }
+        if lowered(first).is_some() {
+            return self.subscript();
+        }
         if let Some((digits, base, length)) = self.numeral() {
             self.push(T::Based(digits, base), length);
             return Ok(());
@@ -397,8 +406,10 @@ impl<'a> Cutter<'a> {
         let mut length = digits(0);
         let mut text = self.rest()[..length].to_owned();
         let in_list = self.inside_list();
-        // Only what begins with one to three digits can go on in groups of three.
-        let groups = if (1..=3).contains(&length) { usize::MAX } else { 0 };
+        // Only what begins with one to three digits can go on in groups of three, and no base of a logarithm:
+        // `log_10 100` is 2.
+        let is_base = self.found.last().is_some_and(|token| token.kind == TokenKind::Underscore);
+        let groups = if (1..=3).contains(&length) && !is_base { usize::MAX } else { 0 };
         for _ in 0..groups {
             // A group of three after a comma (outside lists) or one space: 1,200 or 1 200 000. An
             // equation editor writes the space as `\:` or `\,`.
@@ -463,12 +474,33 @@ impl<'a> Cutter<'a> {
         open.last().copied().unwrap_or(false)
     }
 
+    /// `log₂`, `x₁`
+    fn subscript(&mut self) -> Result<(), ReadError> {
+        let digits: String = self.rest().chars().map_while(lowered).collect();
+        let length: usize = self.rest().chars().take(digits.len()).map(char::len_utf8).sum();
+        self.push(TokenKind::Underscore, 0);
+        self.push(TokenKind::Number(digits), length);
+        Ok(())
+    }
+
     /// `1011_2`, `2F_16`: digits and capitals, each below the base that follows.
     fn numeral(&self) -> Option<(String, u32, usize)> {
         let rest = self.rest();
         let is_digit = |b: &u8| b.is_ascii_digit() || (b'A'..=b'F').contains(b);
         let length = rest.bytes().take_while(is_digit).count();
-        let after = rest.get(length..)?.strip_prefix('_').filter(|_| length > 0)?;
+        let behind = rest.get(length..).filter(|_| length > 0)?;
+        let follows_letter = matches!(self.found.last(), Some(Token { kind: TokenKind::Word(_), .. }) if !self.spaced);
+        if follows_letter {
+            return None;
+        }
+        let below: String = behind.chars().map_while(lowered).collect();
+        if !below.is_empty() {
+            let base: u32 = below.parse().ok()?;
+            crate::number::Written::based(&rest[..length], base)?;
+            let used = '₀'.len_utf8() * below.len();
+            return Some((rest[..length].to_owned(), base, length + used));
+        }
+        let after = behind.strip_prefix('_')?;
         let (base, used) = match after.strip_prefix('{') {
             Some(inside) => {
                 let digits = inside.bytes().take_while(u8::is_ascii_digit).count();
@@ -482,8 +514,7 @@ impl<'a> Cutter<'a> {
             }
         };
         let base: u32 = base.parse().ok()?;
-        let follows_letter = matches!(self.found.last(), Some(Token { kind: TokenKind::Word(_), .. }) if !self.spaced);
-        crate::number::Written::based(&rest[..length], base).filter(|_| !follows_letter)?;
+        crate::number::Written::based(&rest[..length], base)?;
         Some((rest[..length].to_owned(), base, length + 1 + used))
     }
 
@@ -597,4 +628,27 @@ impl<'a> Cutter<'a> {
 
 fn raised(c: char) -> bool {
     RAISED.contains(c)
+}
+
+/// The digit that is written lowered as `₂`.
+fn lowered(sign: char) -> Option<char> {
+    let digit = u32::from(sign).checked_sub(u32::from('₀')).filter(|digit| *digit < 10)?;
+    char::from_digit(digit, 10)
+}
+
+/// The length of a raised circle, as LaTeX writes degrees behind `^`: `\circ`, `{\circ}`.
+fn raised_circle(rest: &str) -> Option<usize> {
+    let inside = rest.trim_start();
+    let (inside, braced) = match inside.strip_prefix('{') {
+        Some(inside) => (inside.trim_start(), true),
+        None => (inside, false),
+    };
+    let signs = ["\\circ", "\\degree", "°"];
+    let mut after = signs.iter().find_map(|sign| inside.strip_prefix(sign))?;
+    if braced {
+        after = after.trim_start().strip_prefix('}')?;
+    } else if after.starts_with(|c: char| c.is_ascii_alphabetic()) {
+        return None;
+    }
+    Some(rest.len() - after.len())
 }

@@ -128,7 +128,7 @@ pub const ROWS: &[&str] = &[
     r"log_2 x + log_2(x-2) = 3 -> x^2 - 2x = 8 => not equivalent; gained -2",
     r"ln(x^2) = 4 -> 2 ln x = 4 => not equivalent; lost -e^2",
     r"(ln x)^2 = ln(x^2) -> ln x = 2 => not equivalent; lost 1",
-    r"(ln x)^2 = ln(x^2) -> x = 1 or x = e^2 => equivalent where x ≠ 0",
+    r"(ln x)^2 = ln(x^2) -> x = 1 or x = e^2 => equivalent",
     r"ln(x+1) - ln x = 1 -> x = 1/(e-1) => equivalent",
     r"x^x = 4 -> x = 2 => undecided",
     r"log x = log 5 + log 2 -> x = 7 => not equivalent; lost 10; gained 7",

@@ -17,7 +17,7 @@ pub const ROWS: &[&str] = &[
     r"2x^-1 -> 1/(2x) => not equivalent; x = 1: 2 against 1/2",
     r"2x^-1 -> 2/x => equivalent where x ≠ 0",
     r"(2/x)^-2 -> x^2/4 => equivalent where x ≠ 0",
-    r"(x^3y^2)^2/(xy) -> x^5y^3 => equivalent where xy ≠ 0",
+    r"(x^3y^2)^2/(xy) -> x^5y^3 => equivalent where x ≠ 0, y ≠ 0",
     r"2^3 × 2^4 -> 2^7 => equivalent",
     r"2^3 × 2^4 -> 4^7 => not equivalent; 128 against 16384",
     r"2^3 + 2^3 -> 2^4 => equivalent",

@@ -29,7 +29,7 @@ pub const ROWS: &[&str] = &[
     r"v^2 = 2gh -> v = √(2gh) ; assume positive ; for v => equivalent",
     r"v^2 = 2gh -> h = v^2/(2g) ; for h => equivalent where g ≠ 0",
     r"T = 2π√(l/g) -> l = g T^2/(4π^2) ; assume positive ; for l => equivalent",
-    r"1/f = 1/u + 1/v -> f = uv/(u+v) ; for f => equivalent where -u - v ≠ 0, u + v ≠ 0, f ≠ 0, u ≠ 0, v ≠ 0",
+    r"1/f = 1/u + 1/v -> f = uv/(u+v) ; for f => equivalent where u + v ≠ 0, f ≠ 0, u ≠ 0, v ≠ 0",
     r"1/f = 1/u + 1/v -> f = u + v ; for f => not equivalent; f = 14/9, u = 2, v = 7: true against false",
     r"P = 2(l+w) -> l = P/2 - w ; for l => equivalent",
     r"P = 2(l+w) -> l = P - 2w ; for l => not equivalent; P = 0, l = -1, w = 1: true against false",

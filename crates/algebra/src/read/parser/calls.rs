@@ -65,12 +65,23 @@ impl Parser<'_> {
         })
     }
 
+    /// The base of a logarithm. A number is taken by itself: `log_2 1/8` and `log_0.5(8)` have no mixed and no
+    /// repeating base.
+    fn base(&mut self) -> Parsed {
+        let Some(T::Number(digits)) = self.peek() else { return self.binding(POSTFIX) };
+        let span = self.tokens[self.at].span;
+        let written = crate::number::Written::decimal(digits);
+        self.at += 1;
+        let bad = || ReadError::new(ReadErrorKind::BadNumber(digits.clone()), span);
+        Ok(Expr::at(ExprKind::Number(written.ok_or_else(bad)?), span))
+    }
+
     pub(super) fn call(&mut self, function: Function, token: &Token) -> Parsed {
         let mut base = None;
         let mut power = None;
         loop {
             if self.eat(&T::Underscore).is_some() {
-                base = Some(self.binding(POSTFIX)?);
+                base = Some(self.base()?);
             } else if let Some(sign) = self.eat(&T::Power) {
                 power = Some(self.exponent(sign)?);
             } else if let Some(T::Superscript(n)) = self.peek() {
