@@ -20,6 +20,7 @@ pub mod form;
 pub mod line;
 pub mod normal;
 pub mod number;
+pub mod plot;
 pub mod read;
 pub mod round;
 pub mod sketch;

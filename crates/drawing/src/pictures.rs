@@ -1,8 +1,11 @@
 //! Every picture, one file each.
 
+mod axis;
 mod bar;
+mod graph;
 mod number_line;
 mod ratio_table;
+mod solution_line;
 
 use crate::scene::Scene;
 use teaching::figure::Figure;
@@ -14,5 +17,11 @@ pub fn draw(figure: &Figure) -> Scene {
         Figure::RatioTable { rows, columns } => ratio_table::draw(rows, columns),
         Figure::NumberLine { from, to, points } => number_line::draw(*from, *to, points),
         Figure::Bar { parts, total } => bar::draw(parts, total),
+        Figure::Graph { letter, x, y, curves, points } => {
+            graph::draw(letter, *x, *y, curves, points)
+        }
+        Figure::SolutionLine { letter, from, to, stretches } => {
+            solution_line::draw(letter, *from, *to, stretches)
+        }
     }
 }

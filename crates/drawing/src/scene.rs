@@ -29,6 +29,8 @@ pub enum Tone {
     Faint,
     /// What is asked for.
     Honey,
+    /// A second line beside one of ink, and what is marked on it.
+    Deep,
     /// A light ground.
     Ground,
 }
@@ -65,7 +67,18 @@ pub enum Shape {
         /// What it is filled with; nothing when absent.
         fill: Option<Tone>,
     },
-    /// A filled disc.
+    /// A line through points, from the first to the last.
+    Curve {
+        /// The points.
+        points: Vec<[f64; 2]>,
+        /// Its colour.
+        tone: Tone,
+        /// Its width.
+        width: f64,
+        /// Whether it is broken into dashes.
+        dashed: bool,
+    },
+    /// A disc.
     Dot {
         /// Centre, x.
         x: f64,
@@ -73,8 +86,10 @@ pub enum Shape {
         y: f64,
         /// Radius.
         radius: f64,
-        /// Its colour.
+        /// The colour it is filled with; of its edge when it is hollow.
         tone: Tone,
+        /// Whether only its edge is drawn.
+        hollow: bool,
     },
 }
 

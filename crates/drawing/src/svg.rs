@@ -8,6 +8,7 @@ const fn colour(tone: Tone) -> &'static str {
         Tone::Ink => "#22303c",
         Tone::Faint => "#8a949c",
         Tone::Honey => "#f6c453",
+        Tone::Deep => "#7a4f00",
         Tone::Ground => "#f4efe4",
     }
 }
@@ -40,11 +41,21 @@ pub fn svg(scene: &Scene) -> String {
                 fill.map_or("none", colour),
                 colour(Tone::Ink)
             ),
-            Shape::Dot { x, y, radius, tone } => write!(
+            Shape::Curve { points, tone, width, dashed } => {
+                let path: Vec<_> = points.iter().map(|[x, y]| format!("{x:.1},{y:.1}")).collect();
+                let dashes = if *dashed { " stroke-dasharray=\"8 6\"" } else { "" };
+                write!(
+                    out,
+                    "<polyline points=\"{}\" fill=\"none\" stroke=\"{}\" stroke-width=\"{width}\"{dashes}/>",
+                    path.join(" "),
+                    colour(*tone)
+                )
+            }
+            Shape::Dot { x, y, radius, tone, hollow } => write!(
                 out,
-                "<circle cx=\"{x}\" cy=\"{y}\" r=\"{radius}\" fill=\"{}\" stroke=\"{}\"/>",
-                colour(*tone),
-                colour(Tone::Ink)
+                "<circle cx=\"{x}\" cy=\"{y}\" r=\"{radius}\" fill=\"{}\" stroke=\"{}\" stroke-width=\"1.5\"/>",
+                if *hollow { "#ffffff" } else { colour(*tone) },
+                colour(if *hollow { *tone } else { Tone::Ink })
             ),
         };
     }

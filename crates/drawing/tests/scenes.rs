@@ -57,6 +57,15 @@ fn check(scene: &Scene) {
         let corners = match shape {
             Shape::Line { x1, y1, x2, y2, .. } => [(*x1, *y1), (*x2, *y2)],
             Shape::Box { x, y, width, height, .. } => [(*x, *y), (x + width, y + height)],
+            Shape::Curve { points, .. } => {
+                let all = |pick: fn(&[f64; 2]) -> f64, join: fn(f64, f64) -> f64| {
+                    points.iter().map(pick).reduce(join).unwrap_or(0.0)
+                };
+                [
+                    (all(|p| p[0], f64::min), all(|p| p[1], f64::min)),
+                    (all(|p| p[0], f64::max), all(|p| p[1], f64::max)),
+                ]
+            }
             Shape::Dot { x, y, radius, .. } => [(x - radius, y - radius), (x + radius, y + radius)],
         };
         for (x, y) in corners {
@@ -98,6 +107,11 @@ fn every_number_of_a_picture_is_told_in_words() {
             Figure::Bar { parts, total } => {
                 parts.iter().map(|p| p.label.clone()).chain([total.clone()]).collect()
             }
+            Figure::Graph { points, .. } => points.iter().map(|p| p.label.clone()).collect(),
+            Figure::SolutionLine { stretches, .. } => {
+                let ends = stretches.iter().flat_map(|s| [&s.low, &s.high]).flatten();
+                ends.map(|mark| mark.label.clone()).collect()
+            }
         };
         for number in numbers {
             assert!(scene.describes.contains(&number), "{number} in {}", scene.describes);
@@ -126,7 +140,8 @@ fn the_file_that_stands_alone_is_whole() {
         assert!(file.starts_with("<svg xmlns=\"http://www.w3.org/2000/svg\""));
         assert!(file.ends_with("</svg>"));
         assert_eq!(file.matches("<text").count(), scene.labels.len());
-        let drawn = ["<line", "<rect", "<circle"].iter().map(|tag| file.matches(tag).count());
+        let drawn =
+            ["<line", "<rect", "<circle", "<polyline"].iter().map(|tag| file.matches(tag).count());
         assert_eq!(drawn.sum::<usize>(), scene.shapes.len());
         assert!(file.contains(&format!("<title>{}</title>", scene.describes)));
     }

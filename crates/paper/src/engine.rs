@@ -45,12 +45,15 @@ pub(crate) enum Template {
     Ladder,
     /// Answers, with or without every working.
     Key,
+    /// One working, as a picture.
+    Working,
 }
 
 impl Template {
-    const ALL: [(Self, &'static str, &'static str); 2] = [
+    const ALL: [(Self, &'static str, &'static str); 3] = [
         (Self::Ladder, "/ladder.typ", include_str!("../templates/ladder.typ")),
         (Self::Key, "/key.typ", include_str!("../templates/key.typ")),
+        (Self::Working, "/working.typ", include_str!("../templates/working.typ")),
     ];
 }
 
@@ -130,32 +133,54 @@ pub struct PaperError(String);
 /// # Errors
 /// [`PaperError`] when the template fails on the data.
 pub(crate) fn pdf(template: Template, data: &Value) -> Result<Pdf, PaperError> {
+    on_large_stack(template, data, as_pdf)
+}
+
+/// Makes an SVG picture of all pages; its letters are drawn as outlines, so it looks alike everywhere.
+///
+/// # Errors
+/// As [`pdf`].
+pub(crate) fn svg(template: Template, data: &Value) -> Result<String, PaperError> {
+    on_large_stack(template, data, |document| {
+        let gap = typst::layout::Abs::pt(0.0);
+        Ok(typst_svg::svg_merged(document, &typst_svg::SvgOptions::default(), gap))
+    })
+}
+
+fn on_large_stack<T: Send + 'static>(
+    template: Template,
+    data: &Value,
+    write: impl FnOnce(&PagedDocument) -> Result<T, PaperError> + Send + 'static,
+) -> Result<T, PaperError> {
     let name = Template::ALL.iter().find(|entry| entry.0 == template).map_or("", |entry| entry.1);
     let job = Job { main: id(name), data: Bytes::new(data.to_string().into_bytes()) };
     let made = std::thread::Builder::new()
         .name("paper".into())
         .stack_size(STACK_BYTES)
-        .spawn(move || make(&job))
+        .spawn(move || {
+            let document = typst::compile::<PagedDocument>(&job).output.map_err(said)?;
+            let made = write(&document);
+            comemo::evict(10);
+            made
+        })
         .map_err(|error| PaperError(error.to_string()))?;
     made.join().map_err(|_| PaperError("the typesetter stopped".into()))?
 }
 
-fn make(job: &Job) -> Result<Pdf, PaperError> {
-    let said = |errors: typst::ecow::EcoVec<typst::diag::SourceDiagnostic>| {
-        let all: Vec<_> = errors.iter().map(|error| error.message.to_string()).collect();
-        PaperError(all.join("; "))
-    };
-    let document = typst::compile::<PagedDocument>(job).output.map_err(said)?;
+fn said(errors: typst::ecow::EcoVec<typst::diag::SourceDiagnostic>) -> PaperError {
+    let all: Vec<_> = errors.iter().map(|error| error.message.to_string()).collect();
+    PaperError(all.join("; "))
+}
+
+fn as_pdf(document: &PagedDocument) -> Result<Pdf, PaperError> {
     let options = |standards| PdfOptions { standards, ..PdfOptions::default() };
     let strict = PdfStandards::new(&[PdfStandard::Ua_1])
         .ok()
-        .and_then(|standards| typst_pdf::pdf(&document, &options(standards)).ok());
-    let made = match strict {
+        .and_then(|standards| typst_pdf::pdf(document, &options(standards)).ok());
+    match strict {
         Some(bytes) => Ok(Pdf { bytes, standard: Standard::Ua1 }),
-        None => typst_pdf::pdf(&document, &options(PdfStandards::default()))
+        None => typst_pdf::pdf(document, &options(PdfStandards::default()))
             .map(|bytes| Pdf { bytes, standard: Standard::Tagged })
             .map_err(said),
-    };
-    comemo::evict(10);
-    made
+    }
 }

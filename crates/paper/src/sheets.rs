@@ -1,3 +1,4 @@
 //! Every kind of sheet, one file each.
 
 pub mod ladder;
+pub mod working;

@@ -3,7 +3,7 @@
 #let faint = rgb("#6b7780")
 #let honey = rgb("#f6c453")
 #let ground = rgb("#f4efe4")
-#let tones = (ink: ink, faint: faint, honey: honey, ground: ground)
+#let tones = (ink: ink, faint: faint, honey: honey, deep: rgb("#7a4f00"), ground: ground)
 
 // Mathematics as nodes, made by math.rs. Text stays text: nothing of it is ever evaluated.
 #let m(node) = {
@@ -58,7 +58,12 @@
           stroke: ink + 0.7pt, fill: if shape.fill == none { none } else { tones.at(shape.fill) }))
       } else if shape.kind == "dot" {
         place(dx: (shape.x - shape.radius) * unit, dy: (shape.y - shape.radius) * unit,
-          circle(radius: shape.radius * unit, fill: tones.at(shape.tone), stroke: ink + 0.7pt))
+          circle(radius: shape.radius * unit, fill: if shape.hollow { white } else { tones.at(shape.tone) },
+            stroke: (if shape.hollow { tones.at(shape.tone) } else { ink }) + 0.7pt))
+      } else if shape.kind == "curve" {
+        let points = shape.points.map(p => (p.at(0) * unit, p.at(1) * unit))
+        place(curve(curve.move(points.first()), ..points.slice(1).map(p => curve.line(p)), fill: none,
+          stroke: (paint: tones.at(shape.tone), thickness: shape.width * unit, dash: if shape.dashed { "dashed" } else { none })))
       }
     }
     for label in s.labels {

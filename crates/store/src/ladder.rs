@@ -11,6 +11,9 @@ pub type LadderId = u64;
 /// Most ladders of one lesson.
 pub const MOST_LADDERS: i64 = 200;
 
+/// Hints come in so many strengths.
+pub const STRONGEST_HINT: u8 = 3;
+
 /// A ladder with what it is called.
 #[derive(Debug, Clone, PartialEq)]
 pub struct KeptLadder {
@@ -22,14 +25,16 @@ pub struct KeptLadder {
     pub title: String,
     /// Opens its Step Desk.
     pub link: String,
+    /// The strongest hint that students are given there: 0 for none, up to [`STRONGEST_HINT`].
+    pub hints: u8,
     /// Its problems, as they were posed.
     pub ladder: Ladder,
 }
 
-type Row = (LadderId, LessonId, String, String, Json<Ladder>);
+type Row = (LadderId, LessonId, String, String, u8, Json<Ladder>);
 
-fn kept((id, lesson, title, link, Json(ladder)): Row) -> KeptLadder {
-    KeptLadder { id, lesson, title, link, ladder }
+fn kept((id, lesson, title, link, hints, Json(ladder)): Row) -> KeptLadder {
+    KeptLadder { id, lesson, title, link, hints, ladder }
 }
 
 /// Hangs a new ladder on a lesson of the same owner.
@@ -71,7 +76,8 @@ pub async fn create(
 /// # Errors
 /// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
 pub async fn find(db: &Db, owner: TeacherId, id: LadderId) -> Result<KeptLadder, StoreError> {
-    let sql = "SELECT id, lesson, title, link, document FROM ladder WHERE id = ? AND owner = ?";
+    let sql =
+        "SELECT id, lesson, title, link, hints, document FROM ladder WHERE id = ? AND owner = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(db).await?;
     row.map(kept).ok_or(StoreError::NotFound)
 }
@@ -85,7 +91,7 @@ pub async fn of_lesson(
     owner: TeacherId,
     lesson: LessonId,
 ) -> Result<Vec<KeptLadder>, StoreError> {
-    let sql = "SELECT id, lesson, title, link, document FROM ladder
+    let sql = "SELECT id, lesson, title, link, hints, document FROM ladder
                WHERE lesson = ? AND owner = ? ORDER BY id";
     let rows: Vec<Row> = sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?;
     Ok(rows.into_iter().map(kept).collect())
@@ -96,8 +102,25 @@ pub async fn of_lesson(
 /// # Errors
 /// [`StoreError::NotFound`] when the link opens nothing.
 pub async fn by_link(db: &Db, link: &str) -> Result<KeptLadder, StoreError> {
-    let sql = "SELECT id, lesson, title, link, document FROM ladder WHERE link = ?";
+    let sql = "SELECT id, lesson, title, link, hints, document FROM ladder WHERE link = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(link).fetch_optional(db).await?;
     // The column compares letters without their case; a link does not.
     row.map(kept).filter(|ladder| ladder.link == link).ok_or(StoreError::NotFound)
+}
+
+/// Sets how strong a hint students are given on the Step Desk of a teacher's own ladder.
+///
+/// # Errors
+/// [`StoreError::NotFound`] if there is no such ladder, and equally if it is another teacher's.
+pub async fn set_hints(
+    db: &Db,
+    owner: TeacherId,
+    id: LadderId,
+    hints: u8,
+) -> Result<(), StoreError> {
+    find(db, owner, id).await?;
+    let sql = "UPDATE ladder SET hints = ? WHERE id = ? AND owner = ?";
+    let hints = hints.min(STRONGEST_HINT);
+    sqlx::query(sql).bind(hints).bind(id).bind(owner).execute(db).await?;
+    Ok(())
 }

@@ -1,12 +1,19 @@
 //! The Step Desk's judgement: a student's lines, each compared with the line above and with the
 //! problem.
 
+mod hints;
+mod keypad;
+mod shape;
+mod task;
+
+pub use keypad::{Keypad, KeypadSize};
+
+use self::task::{Progress, Task};
 use crate::ladder::Rung;
 use crate::verdict::{LineVerdict, VerdictWord};
-use crate::{moves, slips, words};
-use algebra::solve::{Solutions, solutions};
+use crate::words;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Expr, Line, StepVerdict, compare, judge_alone, read_latex, read_line};
+use algebra::{Line, Role, Setting, read_latex, read_line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -34,12 +41,18 @@ pub struct JudgedLine {
     pub speech: String,
     /// What we say of it.
     pub verdict: LineVerdict,
+    /// What the line is for, as `follows` or `may_add`; empty when that is not known.
+    #[serde(default)]
+    pub role: String,
     /// Where it could not be read.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub error: Option<Unreadable>,
     /// The slip that was recognised, by its id.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub slip: Option<String>,
+    /// What helps to mend it, from a nudge to the next step; empty where nothing is to mend.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub hints: Vec<String>,
     /// Whether this line is the answer in the form asked for.
     pub answers: bool,
 }
@@ -65,141 +78,92 @@ pub struct Judgement {
     pub finished: bool,
     /// Whether the answer stands there, whatever the lines above it say.
     pub answered: bool,
+    /// What helps to go on from the last line, from a nudge to the next step.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub next: Vec<String>,
 }
 
-/// What the lines are compared with.
-struct Task {
-    problem: Line,
-    unknown: String,
-    story: bool,
+impl Judgement {
+    /// The same with at most that many hints for each line: what a teacher allows.
+    #[must_use]
+    pub fn with_hints(mut self, most: usize) -> Self {
+        self.next.truncate(most);
+        for line in &mut self.lines {
+            line.hints.truncate(most);
+        }
+        self
+    }
 }
 
-/// Judges a student's lines for a rung.
+/// Judges a student's lines for a rung: each with the line above it and with the problem.
 ///
 /// # Panics
 /// Never: a rung whose line cannot be read is judged as a story without an equation.
 #[must_use]
 pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
-    let problem = read_line(&rung.line).map(|reading| reading.line);
+    let problem = read_line(&rung.line).map_or(Line::NoSolution, |reading| reading.line);
+    let several = problem.symbols().len() > 1;
     let task = Task {
-        problem: problem.unwrap_or(Line::NoSolution),
+        setting: Setting::for_letter(several.then_some(rung.unknown.as_str())),
+        problem,
         unknown: rung.unknown.clone(),
         story: rung.story,
     };
     // In a story the student sets up the equation: there is no line above the first one.
-    let mut above = if task.story { None } else { Some(task.problem.clone()) };
+    let mut progress = Progress::from((!task.story).then(|| task.problem.clone()));
     let mut judged = Vec::new();
     for line in lines.iter().take(MOST_LINES) {
-        judged.push(task.judge(line, &mut above));
+        judged.push(task.judge(line, &mut progress));
     }
     let answered = judged.last().is_some_and(|line| line.answers);
     let sound = judged
         .iter()
         .all(|line| matches!(line.verdict.word, VerdictWord::Holds | VerdictWord::CantTell));
-    Judgement { finished: answered && sound, answered, lines: judged }
+    let next = match (&progress.above, answered, judged.last()) {
+        (_, true, _) => Vec::new(),
+        (_, _, Some(last)) if !last.hints.is_empty() => Vec::new(),
+        (Some(above), ..) => hints::next(above, &task.unknown),
+        (None, ..) => Vec::new(),
+    };
+    Judgement { finished: answered && sound, answered, lines: judged, next }
 }
 
-impl Task {
-    fn judge(&self, written: &DeskLine, above: &mut Option<Line>) -> JudgedLine {
-        let read = if written.latex { read_latex(&written.text) } else { read_line(&written.text) };
-        let line = match read {
-            Ok(reading) => reading.line,
-            Err(error) => return unreadable(&written.text, &error),
-        };
-        let mut judged = JudgedLine {
-            reading: latex_line(&line),
-            plain: text_line(&line),
-            speech: speech_line(&line),
+/// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.
+#[must_use]
+pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
+    let read = |line: &DeskLine| {
+        let read = if line.latex { read_latex(&line.text) } else { read_line(&line.text) };
+        read.ok().map(|reading| reading.line)
+    };
+    let line = read(lines.get(at)?)?;
+    let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });
+    let above = lines[..at].iter().rev().filter_map(read).find(is_mathematics);
+    let above = match above {
+        Some(above) => above,
+        None => read_line(&rung.line).ok()?.line,
+    };
+    is_mathematics(&line).then_some((above, line))
+}
+
+impl JudgedLine {
+    fn of(line: &Line) -> Self {
+        Self {
+            reading: latex_line(line),
+            plain: text_line(line),
+            speech: speech_line(line),
             verdict: LineVerdict::plain(VerdictWord::CantTell),
+            role: String::new(),
             error: None,
             slip: None,
-            answers: self.is_answer(&line),
-        };
-        if matches!(line, Line::Sentence(_)) {
-            written.text.clone_into(&mut judged.plain);
-            judged.verdict.says = "Words are kept with your working, but not checked.".into();
-            return judged;
-        }
-        let Some(before) = above.clone() else {
-            judged.verdict = self.first_of_story(&line);
-            *above = Some(line);
-            return judged;
-        };
-        let step = compare(&before, &line, None);
-        judged.verdict = words::step_says(&step, &self.unknown);
-        match step {
-            StepVerdict::Equivalent { .. } => {
-                judged.verdict.made = moves::named(&before, &line).unwrap_or_default();
-                *above = Some(line);
-            }
-            StepVerdict::NotEquivalent(_) if is_side_calculation(&before, &line) => {
-                judged.verdict = words::step_says(&judge_alone(&line), &self.unknown);
-            }
-            StepVerdict::NotEquivalent(_) => {
-                if let Some(slip) = slips::recognise(&before, &line) {
-                    judged.slip = Some(slip.id().into());
-                    judged.verdict.says = format!("{} {}", judged.verdict.says, slip.to_student());
-                }
-                *above = Some(line);
-            }
-            StepVerdict::Tested { .. } | StepVerdict::Undecided => *above = Some(line),
-        }
-        judged
-    }
-
-    /// The first line of a story: the student's own equation, in a letter of their own.
-    fn first_of_story(&self, line: &Line) -> LineVerdict {
-        match self.solution(line) {
-            Some(found) if Some(&found) == self.solution(&self.problem).as_ref() => {
-                LineVerdict::saying(VerdictWord::Holds, "This fits the story.")
-            }
-            _ => LineVerdict::saying(
-                VerdictWord::CantTell,
-                "This cannot be matched with the story yet. Does it hold every number of the story?",
-            ),
+            hints: Vec::new(),
+            answers: false,
         }
     }
 
-    /// The only solution of a line in one letter.
-    fn solution(&self, line: &Line) -> Option<algebra::Rational> {
-        let letters: Vec<String> = line.symbols().into_iter().collect();
-        let [letter] = &letters[..] else { return None };
-        match solutions(line, letter).ok()? {
-            Solutions::Finite(values) => match &values[..] {
-                [value] => value.as_rational(),
-                _ => None,
-            },
-            _ => None,
-        }
+    fn holds(&mut self, role: Role, says: &str) {
+        self.role = role.name().into();
+        self.verdict = LineVerdict::saying(VerdictWord::Holds, says);
     }
-
-    /// Whether the line gives the unknown its value: `x = 7` (or `7 = x` is not yet in that form).
-    fn is_answer(&self, line: &Line) -> bool {
-        let right = matches!(line, Line::NoSolution | Line::AllReals)
-            && matches!(compare(&self.problem, line, None), StepVerdict::Equivalent { .. });
-        let Some((left, value)) = line.as_equation() else { return right };
-        let is_letter = match &left.kind {
-            algebra::ExprKind::Symbol(name) => self.story || *name == self.unknown,
-            _ => false,
-        };
-        let told = value.as_plain_number();
-        is_letter && told.is_some() && told == self.solution(&self.problem) && is_worked_out(value)
-    }
-}
-
-/// A fraction that could still be reduced is the right value, but not the answer yet.
-fn is_worked_out(value: &Expr) -> bool {
-    algebra::form::Form::LowestTerms.fits(&Line::Expression(value.clone()))
-        || matches!(&value.kind, algebra::ExprKind::Number(_))
-        || matches!(&value.kind, algebra::ExprKind::Negative(a)
-            if matches!(a.kind, algebra::ExprKind::Number(_)))
-}
-
-/// A calculation with numbers alone under a line with letters, such as `12 ÷ 3 = 4`.
-fn is_side_calculation(above: &Line, line: &Line) -> bool {
-    line.symbols().is_empty()
-        && matches!(line, Line::Relations { .. })
-        && !above.symbols().is_empty()
 }
 
 fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
@@ -210,8 +174,10 @@ fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
         plain: String::new(),
         speech: String::new(),
         verdict: LineVerdict::saying(VerdictWord::CantRead, words::unreadable(error)),
+        role: String::new(),
         error: Some(Unreadable { start, end, mended }),
         slip: None,
+        hints: Vec::new(),
         answers: false,
     }
 }
@@ -260,7 +226,7 @@ mod tests {
         for (problem, lines, words, finished) in [
             ("3(2x-5) = 27", &["6x - 15 = 27", "6x = 42", "x = 7"][..], &[Holds, Holds, Holds][..], true),
             ("3(2x-5) = 27", &["6x - 5 = 27", "6x = 32", "x = 16/3"], &[Breaks, Holds, Holds], false),
-            ("3(2x-5) = 27", &["6x - 5 = 27", "x = 7"], &[Breaks, Breaks], false),
+            ("3(2x-5) = 27", &["6x - 5 = 27", "x = 7"], &[Breaks, Holds], false),
             ("3x = 12", &["12 ÷ 3 = 4", "x = 4"], &[Holds, Holds], true),
             ("3x = 12", &["12 ÷ 3 = 5", "x = 4"], &[Breaks, Holds], false),
             ("3x = 12", &["x = 8/2"], &[Holds], false),

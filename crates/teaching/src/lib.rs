@@ -11,6 +11,7 @@ pub mod figure;
 pub mod ladder;
 pub mod lesson;
 pub mod moves;
+pub mod picture;
 pub mod problem;
 pub mod scenario;
 pub mod skill;

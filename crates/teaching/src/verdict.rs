@@ -25,6 +25,14 @@ pub enum VerdictWord {
     CantRead,
 }
 
+impl VerdictWord {
+    /// Whether a line with it has to be mended.
+    #[must_use]
+    pub const fn is_wrong(self) -> bool {
+        matches!(self, Self::Breaks | Self::DropsSolution | Self::AddsSolution | Self::CantRead)
+    }
+}
+
 /// A verdict with what goes with it. Sentences hold mathematics between dollar signs.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 pub struct LineVerdict {

@@ -9,7 +9,7 @@ mod verdicts;
 pub use moves::{by_what_may_be_zero, moves};
 pub use reading::unreadable;
 pub use reasons::reason;
-pub use verdicts::{condition, domain, step_says};
+pub use verdicts::{condition, domain, step_says, values};
 
 use algebra::Expr;
 use algebra::number::Rational;

@@ -3,6 +3,7 @@
 use super::{Strength, is_quantity, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind};
 use crate::line::{Line, Piece};
+use crate::number::Notation;
 
 /// The expression in plain text.
 #[must_use]
@@ -151,7 +152,14 @@ fn write(out: &mut String, expr: &Expr) {
             let mut shown = &arguments[..];
             if let (crate::expr::Function::Log, [_, base]) = (function, shown) {
                 out.push('_');
-                held(out, base, Strength::Value);
+                // Behind the sign a number stands by itself: nothing that follows belongs to it.
+                if is_plain(base) {
+                    write(out, base);
+                } else {
+                    out.push('(');
+                    write(out, base);
+                    out.push(')');
+                }
                 shown = &arguments[..1];
             }
             out.push('(');
@@ -161,5 +169,16 @@ fn write(out: &mut String, expr: &Expr) {
             }
             out.push(')');
         }
+    }
+}
+
+/// A whole or decimal number, or a letter.
+fn is_plain(expr: &Expr) -> bool {
+    match &expr.kind {
+        ExprKind::Number(written) => {
+            matches!(written.notation(), Notation::Whole | Notation::Decimal { .. })
+        }
+        ExprKind::Symbol(_) => true,
+        _ => false,
     }
 }

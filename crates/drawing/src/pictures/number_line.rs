@@ -34,7 +34,7 @@ pub fn draw(from: i32, to: i32, points: &[Mark]) -> Scene {
     }
     for point in points {
         let x = place(point.at);
-        shapes.push(Shape::Dot { x, y: AXIS, radius: 7.0, tone: Tone::Honey });
+        shapes.push(Shape::Dot { x, y: AXIS, radius: 7.0, tone: Tone::Honey, hollow: false });
         labels.push(Label::math(x, AXIS - 24.0, Anchor::Middle, &point.label));
     }
     let marked: Vec<&str> = points.iter().map(|point| point.label.as_str()).collect();

@@ -87,6 +87,7 @@ fn scene(scene: &Scene) -> Value {
         Tone::Ink => "ink",
         Tone::Faint => "faint",
         Tone::Honey => "honey",
+        Tone::Deep => "deep",
         Tone::Ground => "ground",
     };
     let shapes: Vec<Value> = scene
@@ -101,8 +102,13 @@ fn scene(scene: &Scene) -> Value {
                 "kind": "box", "x": x, "y": y, "width": width, "height": height,
                 "fill": fill.map(tone)
             }),
-            Shape::Dot { x, y, radius, tone: colour } => json!({
-                "kind": "dot", "x": x, "y": y, "radius": radius, "tone": tone(*colour)
+            Shape::Curve { points, tone: colour, width, dashed } => json!({
+                "kind": "curve", "points": points, "tone": tone(*colour), "width": width,
+                "dashed": dashed
+            }),
+            Shape::Dot { x, y, radius, tone: colour, hollow } => json!({
+                "kind": "dot", "x": x, "y": y, "radius": radius, "tone": tone(*colour),
+                "hollow": hollow
             }),
         })
         .collect();

@@ -7,13 +7,17 @@ use crate::session;
 use axum::Json;
 use axum::extract::{Path, State};
 use axum::http::StatusCode;
+use axum::http::header::CONTENT_TYPE;
+use axum::response::{IntoResponse, Response};
 use drawing::Scene;
+use paper::sheets::working::PictureLine;
 use serde::{Deserialize, Serialize};
 use store::StoreError;
-use store::desk::Written;
+use store::desk::{Desk, Written};
 use store::ladder::KeptLadder;
-use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge};
+use teaching::desk::{DeskLine, JudgedLine, Judgement, Keypad, MOST_LINES, judge};
 use teaching::ladder::Rung;
+use teaching::picture::LinePicture;
 use teaching::skill::Stage;
 use tower_sessions::Session;
 use utoipa::ToSchema;
@@ -26,6 +30,8 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(join_desk))
         .routes(routes!(leave_desk))
         .routes(routes!(write_on_desk))
+        .routes(routes!(picture_of_step))
+        .routes(routes!(picture_of_working))
 }
 
 /// Longest name of a student, in characters.
@@ -45,6 +51,8 @@ struct DeskRung {
     unknown: String,
     /// Whether the student sets up the equation.
     story: bool,
+    /// What its keypad has to offer.
+    keypad: Keypad,
 }
 
 /// What stands on a rung.
@@ -96,6 +104,7 @@ fn rung_view(number: usize, rung: &Rung) -> DeskRung {
         scene: rung.figure.as_ref().map(drawing::draw),
         unknown: rung.unknown.clone(),
         story: rung.story,
+        keypad: Keypad::of(rung),
     }
 }
 
@@ -127,7 +136,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         number: w.rung,
         revision: w.revision,
         lines: w.lines,
-        judgement: w.judgement,
+        judgement: w.judgement.with_hints(kept.hints.into()),
     };
     Ok(DeskView {
         student: Some(desk.student),
@@ -177,6 +186,101 @@ async fn leave_desk(session: Session, Path(link): Path<String>) -> Result<Status
     Ok(StatusCode::NO_CONTENT)
 }
 
+/// The ladder, the desk of whoever asks, and the rung's index.
+async fn seat(
+    app: &App,
+    session: &Session,
+    link: &str,
+    number: u16,
+) -> Result<(KeptLadder, Desk, usize), ApiError> {
+    let kept = ladder(app, link).await?;
+    let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
+    let desk = session::desk(session, link).await?.ok_or_else(sit_down)?;
+    let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|_| sit_down())?;
+    let index = usize::from(number).wrapping_sub(1);
+    if index >= kept.ladder.rungs.len() {
+        return Err(ApiError::not_found("This ladder has no such rung."));
+    }
+    Ok((kept, desk, index))
+}
+
+/// The pictures of one line.
+#[derive(Serialize, ToSchema)]
+struct LineScenes {
+    /// The line, typeset.
+    latex: String,
+    /// Both sides as curves.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    curves: Option<Scene>,
+    /// The solutions on a number line.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    solutions: Option<Scene>,
+}
+
+/// A step as pictures: of the line above and of the line itself.
+#[derive(Serialize, ToSchema)]
+struct StepScenes {
+    above: LineScenes,
+    line: LineScenes,
+}
+
+/// Draws a saved line and the one above it, in one window.
+#[utoipa::path(get, path = "/api/desk/{link}/rungs/{number}/lines/{line}/picture",
+    params(("link" = String, Path), ("number" = u16, Path), ("line" = usize, Path)),
+    responses((status = 200, body = StepScenes), (status = "default", body = Failure)))]
+async fn picture_of_step(
+    State(app): State<App>,
+    session: Session,
+    Path((link, number, line)): Path<(String, u16, usize)>,
+) -> Result<Json<StepScenes>, ApiError> {
+    let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
+    let lines = desk.written.into_iter().find(|w| w.rung == number).map(|w| w.lines);
+    let rung = kept.ladder.rungs.swap_remove(index);
+    let drawn = compute(move || {
+        let lines = lines.unwrap_or_default();
+        let (above, line) = teaching::desk::step(&rung, &lines, line.checked_sub(1)?)?;
+        teaching::picture::of_step(&above, &line)
+    })
+    .await?;
+    let nothing = || ApiError::not_found("There is nothing to draw for this step.");
+    let scenes = |picture: LinePicture| LineScenes {
+        latex: picture.latex,
+        curves: picture.curves.as_ref().map(drawing::draw),
+        solutions: picture.solutions.as_ref().map(drawing::draw),
+    };
+    let [above, line] = drawn.ok_or_else(nothing)?.map(scenes);
+    Ok(Json(StepScenes { above, line }))
+}
+
+/// The saved lines of a rung as a picture that can be copied.
+#[utoipa::path(get, path = "/api/desk/{link}/rungs/{number}/working.svg",
+    params(("link" = String, Path), ("number" = u16, Path)),
+    responses((status = 200, content_type = "image/svg+xml", body = String),
+              (status = "default", body = Failure)))]
+async fn picture_of_working(
+    State(app): State<App>,
+    session: Session,
+    Path((link, number)): Path<(String, u16)>,
+) -> Result<Response, ApiError> {
+    let (kept, desk, index) = seat(&app, &session, &link, number).await?;
+    let written = desk.written.into_iter().find(|w| w.rung == number);
+    let judged = written.map(|w| w.judgement.lines).unwrap_or_default();
+    let problem = kept.ladder.rungs[index].prompt.clone();
+    let line = |line: JudgedLine| PictureLine {
+        line: if line.reading.is_empty() { line.plain } else { format!("${}$", line.reading) },
+        beside: line.verdict.made,
+    };
+    let first = PictureLine { line: problem, beside: String::new() };
+    let lines: Vec<_> = std::iter::once(first).chain(judged.into_iter().map(line)).collect();
+    let permit = app.sheets.clone().acquire_owned().await.map_err(|e| ApiError::internal(&e))?;
+    let made = compute(move || {
+        let _permit = permit;
+        paper::sheets::working::picture(&lines)
+    });
+    let svg = made.await?.map_err(|error| ApiError::internal(&error))?;
+    Ok(([(CONTENT_TYPE, "image/svg+xml")], svg).into_response())
+}
+
 /// Judges the lines of a rung and keeps them; when this answers, they are committed.
 #[utoipa::path(put, path = "/api/desk/{link}/rungs/{number}",
     params(("link" = String, Path), ("number" = u16, Path)), request_body = Writing,
@@ -187,14 +291,7 @@ async fn write_on_desk(
     Path((link, number)): Path<(String, u16)>,
     Body(writing): Body<Writing>,
 ) -> Result<Json<WritingKept>, ApiError> {
-    let mut kept = ladder(&app, &link).await?;
-    let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
-    let desk = session::desk(&session, &link).await?.ok_or_else(sit_down)?;
-    let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|_| sit_down())?;
-    let index = usize::from(number).wrapping_sub(1);
-    if index >= kept.ladder.rungs.len() {
-        return Err(ApiError::not_found("This ladder has no such rung."));
-    }
+    let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
     if writing.lines.len() > MOST_LINES {
         return Err(ApiError::bad("There is room for 60 lines. Take some out first."));
     }
@@ -209,5 +306,6 @@ async fn write_on_desk(
     .await?;
     let new = Written { rung: number, revision: 0, lines, judgement };
     let revision = store::desk::save(&app.db, desk.id, writing.based_on, &new).await?;
-    Ok(Json(WritingKept { revision, judgement: new.judgement }))
+    let judgement = new.judgement.with_hints(kept.hints.into());
+    Ok(Json(WritingKept { revision, judgement }))
 }

@@ -7,6 +7,7 @@ use crate::routes::lessons::Made;
 use crate::session::SignedIn;
 use axum::Json;
 use axum::extract::{Path, Query, State};
+use axum::http::StatusCode;
 use axum::http::header::{CONTENT_DISPOSITION, CONTENT_TYPE};
 use axum::response::{IntoResponse, Response};
 use drawing::Scene;
@@ -27,6 +28,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(sheet_pdf))
         .routes(routes!(key_pdf))
         .routes(routes!(desks_of_ladder))
+        .routes(routes!(allow_hints))
 }
 
 /// A rung with its place and its picture.
@@ -47,6 +49,8 @@ struct LadderView {
     title: String,
     /// The address of its Step Desk within this site.
     desk: String,
+    /// The strongest hint that students are given there, from 0 to 3.
+    hints: u8,
     seed: u64,
     rungs: Vec<RungView>,
 }
@@ -83,6 +87,13 @@ struct WrittenRung {
     /// Answered, with no line above that breaks.
     finished: bool,
     answered: bool,
+}
+
+/// How strong a hint students may be given.
+#[derive(Deserialize, ToSchema)]
+struct Hints {
+    /// 0 for none, up to 3.
+    hints: u8,
 }
 
 /// How much a key holds.
@@ -171,6 +182,7 @@ async fn open_ladder(
         lesson: kept.lesson,
         title: kept.title,
         desk: desk_path(&kept.link),
+        hints: kept.hints,
         seed: kept.ladder.seed,
         rungs: views(kept.ladder.rungs),
     }))
@@ -243,4 +255,21 @@ async fn desks_of_ladder(
     };
     let all = store::desk::of_ladder(&app.db, teacher.0, id).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
+}
+
+/// Sets how strong a hint students are given on a ladder's Step Desk.
+#[utoipa::path(put, path = "/api/ladders/{id}/hints", params(("id" = u64, Path)),
+    request_body = Hints,
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn allow_hints(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LadderId>,
+    Body(asked): Body<Hints>,
+) -> Result<StatusCode, ApiError> {
+    if asked.hints > store::ladder::STRONGEST_HINT {
+        return Err(ApiError::bad("Hints come in three strengths: choose 0, 1, 2 or 3."));
+    }
+    store::ladder::set_hints(&app.db, teacher.0, id, asked.hints).await?;
+    Ok(StatusCode::NO_CONTENT)
 }

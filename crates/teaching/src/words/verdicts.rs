@@ -49,7 +49,8 @@ pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
 }
 
 /// `$x = 0$ and $x = 3$`; a value that has no exact writing is told as nearly so.
-fn values(letter: &str, found: &[Solution]) -> String {
+#[must_use]
+pub fn values(letter: &str, found: &[Solution]) -> String {
     let letter = algebra::write::latex(&Expr::symbol(letter));
     let shown = |solution: &Solution| match solution.writing() {
         Writing::Exact(value) => format!("${letter} = {}$", algebra::write::latex(value)),

@@ -1,0 +1,167 @@
+//! Curves in a coordinate grid. The first is a full line, the second dashed: told apart without colour.
+
+use super::axis::{number, ticks};
+use crate::scene::{Anchor, Label, Scene, Shape, Tone};
+use teaching::figure::{Curve, Place};
+
+const WIDTH: f64 = 420.0;
+const HEIGHT: f64 = 300.0;
+const MARGIN: f64 = 18.0;
+/// Room above the grid for the names of the curves, a row each.
+const NAMES: f64 = 24.0;
+
+/// Lays the grid out from `x[0]` to `x[1]` across and from `y[0]` to `y[1]` upwards.
+pub fn draw(letter: &str, x: [f64; 2], y: [f64; 2], curves: &[Curve], points: &[Place]) -> Scene {
+    let top = MARGIN + NAMES * curves.len() as f64;
+    let grid = Grid { x, y, top, bottom: top + HEIGHT };
+    let mut shapes = Vec::new();
+    let mut labels = Vec::new();
+    grid.lines(letter, &mut shapes, &mut labels);
+    for (index, curve) in curves.iter().enumerate() {
+        let (tone, dashed) = if index == 0 { (Tone::Ink, false) } else { (Tone::Deep, true) };
+        let width = if index == 0 { 2.5 } else { 3.0 };
+        for points in curve.pieces.iter().flat_map(|piece| grid.visible(piece)) {
+            shapes.push(Shape::Curve { points, tone, width, dashed });
+        }
+        let row = MARGIN + NAMES * (index as f64 + 0.4);
+        let points = vec![[MARGIN, row], [MARGIN + 34.0, row]];
+        shapes.push(Shape::Curve { points, tone, width, dashed });
+        labels.push(Label::math(MARGIN + 44.0, row, Anchor::Start, &curve.label));
+    }
+    for point in points {
+        let [across, up] = grid.place(point.at);
+        let inside = (grid.top..=grid.bottom).contains(&up);
+        if inside {
+            shapes.push(Shape::Dot {
+                x: across,
+                y: up,
+                radius: 6.0,
+                tone: Tone::Honey,
+                hollow: false,
+            });
+            let right = across < WIDTH * 0.7;
+            let anchor = if right { Anchor::Start } else { Anchor::End };
+            let shift = if right { 11.0 } else { -11.0 };
+            labels.push(Label::math(across + shift, up - 14.0, anchor, &point.label));
+        }
+    }
+    let names: Vec<_> = curves.iter().map(|curve| curve.label.as_str()).collect();
+    let marked: Vec<_> = points.iter().map(|point| point.label.as_str()).collect();
+    let meet = match (names.len(), marked.is_empty()) {
+        (0 | 1, _) => String::new(),
+        (_, true) => " They do not meet.".into(),
+        (_, false) => format!(" They meet where {}.", marked.join(" and ")),
+    };
+    let describes = format!("A graph of {}.{meet}", names.join(" and of "));
+    Scene { width: WIDTH, height: grid.bottom + MARGIN, shapes, labels, describes }
+}
+
+struct Grid {
+    x: [f64; 2],
+    y: [f64; 2],
+    top: f64,
+    bottom: f64,
+}
+
+impl Grid {
+    fn place(&self, [x, y]: [f64; 2]) -> [f64; 2] {
+        let across = (x - self.x[0]) / (self.x[1] - self.x[0]);
+        let up = (y - self.y[0]) / (self.y[1] - self.y[0]);
+        [MARGIN + across * (WIDTH - 2.0 * MARGIN), self.bottom - up * (self.bottom - self.top)]
+    }
+
+    fn lines(&self, letter: &str, shapes: &mut Vec<Shape>, labels: &mut Vec<Label>) {
+        let (left, right) = (MARGIN, WIDTH - MARGIN);
+        let zero = self.place([0.0, 0.0]);
+        let axis_x = zero[0].clamp(left, right);
+        let axis_y = zero[1].clamp(self.top, self.bottom);
+        let line = |x1, y1, x2, y2, tone, width| Shape::Line { x1, y1, x2, y2, tone, width };
+        let (across, places_x) = ticks(self.x[0], self.x[1], 11.0);
+        let (up, places_y) = ticks(self.y[0], self.y[1], 7.0);
+        for tick in &across {
+            let [x, _] = self.place([*tick, 0.0]);
+            shapes.push(line(x, self.top, x, self.bottom, Tone::Faint, 0.6));
+        }
+        for tick in &up {
+            let [_, y] = self.place([0.0, *tick]);
+            shapes.push(line(left, y, right, y, Tone::Faint, 0.6));
+        }
+        shapes.push(line(left, axis_y, right, axis_y, Tone::Ink, 1.5));
+        shapes.push(line(axis_x, self.top, axis_x, self.bottom, Tone::Ink, 1.5));
+        // A number stands below the horizontal axis, unless that lies at the lower edge.
+        let below = if axis_y > self.bottom - 16.0 { -11.0 } else { 12.0 };
+        for tick in across.iter().filter(|tick| tick.abs() > 1e-9) {
+            let [x, _] = self.place([*tick, 0.0]);
+            if x < right - 14.0 {
+                labels.push(Label::math(
+                    x,
+                    axis_y + below,
+                    Anchor::Middle,
+                    &number(*tick, places_x),
+                ));
+            }
+        }
+        let beside = axis_x < left + 40.0;
+        for tick in up.iter().filter(|tick| tick.abs() > 1e-9) {
+            let [_, y] = self.place([0.0, *tick]);
+            let (shift, anchor) = if beside { (6.0, Anchor::Start) } else { (-6.0, Anchor::End) };
+            labels.push(Label::math(axis_x + shift, y, anchor, &number(*tick, places_y)));
+        }
+        labels.push(Label::math(right, axis_y + below, Anchor::End, letter));
+    }
+
+    /// The parts of a piece that lie inside the grid, cut at its upper and lower edge.
+    fn visible(&self, piece: &[[f64; 2]]) -> Vec<Vec<[f64; 2]>> {
+        let inside = |point: &[f64; 2]| (self.y[0]..=self.y[1]).contains(&point[1]);
+        let cut = |inner: &[f64; 2], outer: &[f64; 2]| {
+            let edge = if outer[1] > self.y[1] { self.y[1] } else { self.y[0] };
+            let part = (edge - inner[1]) / (outer[1] - inner[1]);
+            self.place([inner[0] + part * (outer[0] - inner[0]), edge])
+        };
+        let (mut found, mut open) = (Vec::new(), Vec::new());
+        for (at, point) in piece.iter().enumerate() {
+            let before = at.checked_sub(1).map(|before| &piece[before]);
+            match (inside(point), before) {
+                (true, Some(before)) if !inside(before) => {
+                    open = vec![cut(point, before), self.place(*point)];
+                }
+                (true, _) => open.push(self.place(*point)),
+                (false, Some(before)) if inside(before) => {
+                    open.push(cut(before, point));
+                    found.push(std::mem::take(&mut open));
+                }
+                (false, _) => {}
+            }
+        }
+        found.push(open);
+        found.retain(|part| part.len() > 1);
+        found
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn curves_are_cut_at_the_edges() {
+        let steep = Curve { label: "x".into(), pieces: vec![vec![[0.0, -10.0], [10.0, 10.0]]] };
+        let scene = draw("x", [0.0, 10.0], [-5.0, 5.0], &[steep], &[]);
+        let curve = scene.shapes.iter().find_map(|shape| match shape {
+            Shape::Curve { points, .. } if points[0][1] > 60.0 => Some(points.clone()),
+            _ => None,
+        });
+        let points = curve.expect("a curve");
+        let middle = (points[0][0] + points[1][0]) / 2.0;
+        assert_eq!(middle, WIDTH / 2.0);
+        assert!(points.iter().all(|p| p[1] <= scene.height - MARGIN + 0.01));
+    }
+
+    #[test]
+    fn it_says_where_the_curves_meet() {
+        let line = |label: &str| Curve { label: label.into(), pieces: Vec::new() };
+        let points = [Place { at: [5.0, 25.0], label: "x = 5".into() }];
+        let scene = draw("x", [0.0, 8.0], [0.0, 30.0], &[line("x^2"), line("5x")], &points);
+        assert_eq!(scene.describes, "A graph of x^2 and of 5x. They meet where x = 5.");
+    }
+}

@@ -1,0 +1,332 @@
+//! One line after another, each judged by what its role allows.
+
+use super::shape::{as_equation, carried, is_approximate, is_side_calculation, role, solved};
+use super::{DeskLine, JudgedLine, hints, unreadable};
+use crate::check::best_reading;
+use crate::verdict::{LineVerdict, VerdictWord};
+use crate::{moves, slips, words};
+use algebra::solve::{Solutions, solutions};
+use algebra::{
+    Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given, judge_alone, read_latex,
+    read_line,
+};
+
+/// What the lines are compared with.
+pub(super) struct Task {
+    pub problem: Line,
+    pub unknown: String,
+    pub story: bool,
+    pub setting: Setting,
+}
+
+/// How far the working has come.
+#[derive(Default)]
+pub(super) struct Progress {
+    /// The line that the next one is compared with.
+    pub above: Option<Line>,
+    /// What letters were said to mean.
+    meanings: Vec<(String, Expr)>,
+    /// Whether a line may have brought in a solution that has not been left out yet.
+    may_have_added: bool,
+    /// Whether a line broke, so that the line above says something else than the problem.
+    is_broken: bool,
+    /// The last rounded line, as an equation.
+    rounded: Option<Line>,
+}
+
+impl Progress {
+    /// At the start: the line above the first one, where there is one.
+    pub fn from(above: Option<Line>) -> Self {
+        Self { above, ..Self::default() }
+    }
+
+    /// The line with every letter that was given a meaning replaced by it.
+    fn written_out(&self, line: &Line) -> Line {
+        self.meanings.iter().rev().fold(line.clone(), |line, (letter, value)| {
+            line.map(&mut |expr| {
+                expr.map(&mut |part| match &part.kind {
+                    ExprKind::Symbol(name) if name == letter => value.clone(),
+                    _ => part,
+                })
+            })
+        })
+    }
+}
+
+impl Task {
+    fn compare(&self, from: &Line, to: &Line) -> StepVerdict {
+        compare_given(from, to, &self.setting)
+    }
+
+    pub(super) fn judge(&self, written: &DeskLine, progress: &mut Progress) -> JudgedLine {
+        let read = if written.latex { read_latex(&written.text) } else { read_line(&written.text) };
+        let reading = match read {
+            Ok(reading) => reading,
+            Err(error) => return unreadable(&written.text, &error),
+        };
+        let mut judged = JudgedLine::of(&reading.line);
+        match &reading.line {
+            Line::Sentence(_) => {
+                written.text.clone_into(&mut judged.plain);
+                judged.verdict.says = "Words are kept with your working, but not checked.".into();
+                return judged;
+            }
+            Line::Definition { letter, value } => {
+                self.define(letter, value, &mut judged, progress);
+                return judged;
+            }
+            _ => {}
+        }
+        let Some(above) = progress.above.clone() else {
+            judged.verdict = self.first_of_story(&reading.line);
+            judged.answers = self.is_answer(&reading.line);
+            progress.above = Some(reading.line);
+            return judged;
+        };
+        let before = progress.written_out(&above);
+        let (line, other) = (reading.line, reading.unlabelled);
+        let meant = progress.written_out(&line);
+        let unlabelled = other.as_ref().map(|other| progress.written_out(other));
+        let (step, meant) = best_reading(&before, meant, unlabelled, &self.setting);
+        let line = match other {
+            Some(other) if progress.written_out(&other) == meant => other,
+            _ => line,
+        };
+        judged = JudgedLine::of(&line);
+        judged.verdict = words::step_says(&step, &self.unknown);
+        match step {
+            StepVerdict::Equivalent { .. } => {
+                self.follows(&before, &line, &meant, &mut judged, progress);
+            }
+            StepVerdict::NotEquivalent(_) => {
+                self.differs(&before, &line, &meant, &mut judged, progress);
+            }
+            StepVerdict::Tested { .. } | StepVerdict::Undecided => {
+                if self.is_implied(&before, &meant) {
+                    judged.holds(Role::Follows, "");
+                } else {
+                    progress.above = Some(line);
+                }
+            }
+        }
+        judged.answers = self.is_answer(&meant) && !judged.verdict.word.is_wrong();
+        judged
+    }
+
+    /// `let u = x^2` gives a new letter a meaning for the lines below.
+    fn define(&self, letter: &str, value: &Expr, judged: &mut JudgedLine, progress: &mut Progress) {
+        let known = self.problem.symbols().contains(letter)
+            || progress.meanings.iter().any(|(known, _)| known == letter)
+            || value.symbols().contains(letter);
+        if known {
+            judged.verdict = LineVerdict::saying(
+                VerdictWord::Breaks,
+                format!("${letter}$ has a meaning already. Choose a letter that is not in use."),
+            );
+            return;
+        }
+        judged.holds(Role::Defines, "");
+        progress.meanings.push((letter.to_owned(), value.clone()));
+    }
+
+    /// The line says the same as the line above; whether it still says the same as the problem is looked at too,
+    /// since a condition on the way may have narrowed it.
+    fn follows(
+        &self,
+        before: &Line,
+        line: &Line,
+        meant: &Line,
+        judged: &mut JudgedLine,
+        progress: &mut Progress,
+    ) {
+        judged.verdict.made = moves::named(before, meant).unwrap_or_default();
+        judged.role = role(line).name().into();
+        if matches!(line, Line::Rounded(_)) || is_approximate(line) {
+            progress.rounded = as_equation(line);
+            return;
+        }
+        progress.above = Some(carried(before, line));
+        if self.story || progress.is_broken {
+            return;
+        }
+        match self.compare(&self.problem, meant) {
+            StepVerdict::Equivalent { .. } => progress.may_have_added = false,
+            StepVerdict::NotEquivalent(found) if progress.may_have_added => {
+                if solved(meant) && !found.gained.is_empty() {
+                    let told = words::values(&self.unknown, &found.gained);
+                    judged.verdict = LineVerdict::saying(
+                        VerdictWord::AddsSolution,
+                        format!(
+                            "Put {told} into the problem: it does not fit there. Leave it out."
+                        ),
+                    );
+                } else {
+                    judged.verdict.says = KEEP_FOR_THE_CHECK.into();
+                }
+            }
+            StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {
+                let step = StepVerdict::NotEquivalent(found);
+                let says = words::step_says(&step, &self.unknown).says;
+                let says = says.replace("the line above", "the problem");
+                judged.verdict = LineVerdict::saying(
+                    VerdictWord::Breaks,
+                    format!("Fine for some values, but no longer the same as the problem. {says}"),
+                );
+                progress.is_broken = true;
+            }
+            _ => {}
+        }
+    }
+
+    /// The line says something else than the line above, which may be right all the same: a check, a step that
+    /// may add a solution, the one that leaves it out, a line that follows from a system.
+    fn differs(
+        &self,
+        before: &Line,
+        line: &Line,
+        meant: &Line,
+        judged: &mut JudgedLine,
+        progress: &mut Progress,
+    ) {
+        if is_side_calculation(before, meant) {
+            self.calculates(meant, judged);
+            return;
+        }
+        let rounded = progress.rounded.as_ref().map(|rounded| self.compare(rounded, meant));
+        if matches!(rounded, Some(StepVerdict::Equivalent { .. })) {
+            judged.holds(Role::Rounds, "");
+            return;
+        }
+        if self.is_implied(before, meant) {
+            judged.holds(Role::Follows, "");
+            judged.verdict.made = moves::named(before, meant).unwrap_or_default();
+            return;
+        }
+        let returns = (progress.may_have_added || progress.is_broken)
+            && matches!(self.compare(&self.problem, meant), StepVerdict::Equivalent { .. });
+        if returns {
+            let says = if progress.is_broken {
+                "This fits the problem again."
+            } else {
+                "Right: what does not fit the problem is left out."
+            };
+            judged.holds(Role::Rejects, says);
+            (progress.is_broken, progress.may_have_added) = (false, false);
+            progress.above = Some(line.clone());
+            return;
+        }
+        let made = moves::attempted(before, meant);
+        if judged.verdict.word == VerdictWord::AddsSolution && made.is_some() && !solved(meant) {
+            judged.holds(Role::MayAdd, KEEP_FOR_THE_CHECK);
+            judged.verdict.made = made.unwrap_or_default();
+            progress.may_have_added = true;
+            progress.above = Some(line.clone());
+            return;
+        }
+        let slip = slips::recognise(before, meant);
+        judged.slip = slip.map(|slip| slip.id().into());
+        judged.verdict.made = made.unwrap_or_default();
+        judged.hints = hints::broken(before, meant, slip, &self.unknown);
+        progress.is_broken = true;
+        progress.above = Some(line.clone());
+    }
+
+    /// A calculation with numbers alone: beside the working, or the problem with a value put in.
+    fn calculates(&self, line: &Line, judged: &mut JudgedLine) {
+        let alone = judge_alone(line);
+        judged.verdict = words::step_says(&alone, &self.unknown);
+        judged.role = Role::Checks.name().into();
+        if let (StepVerdict::NotEquivalent(_), Some(value)) = (&alone, self.put_in(line)) {
+            judged.verdict = LineVerdict::saying(
+                VerdictWord::CantTell,
+                format!(
+                    "This does not come out, so ${} = {}$ does not fit the problem. Leave it out.",
+                    self.unknown,
+                    algebra::write::latex(&value)
+                ),
+            );
+        }
+    }
+
+    /// The value of the unknown that turns the problem into this line.
+    fn put_in(&self, line: &Line) -> Option<Expr> {
+        let letter = &self.unknown;
+        let mut values: Vec<Expr> = Vec::new();
+        for side in line.expressions() {
+            side.any(&mut |part| {
+                if part.as_plain_number().is_some() && !values.contains(part) {
+                    values.push(part.clone());
+                    values.push(part.clone().negative());
+                }
+                false
+            });
+        }
+        let with = |value: &Expr| {
+            self.problem.map(&mut |expr| {
+                expr.map(&mut |part| match &part.kind {
+                    ExprKind::Symbol(name) if name == letter => value.clone(),
+                    _ => part,
+                })
+            })
+        };
+        let same = |made: &Line| {
+            let (made, told) = (made.expressions(), line.expressions());
+            made.len() == told.len()
+                && made
+                    .iter()
+                    .zip(&told)
+                    .all(|(a, b)| matches!(algebra::equal(a, b), algebra::Verdict::Equal { .. }))
+        };
+        values.into_iter().find(|value| same(&with(value)))
+    }
+
+    /// Whether a line follows from a system or from cases, and says no more: with it the system is the same.
+    fn is_implied(&self, above: &Line, line: &Line) -> bool {
+        let Line::AllOf(lines) = above else { return false };
+        let mut all = lines.clone();
+        all.push(line.clone());
+        let with = Line::AllOf(all);
+        matches!(self.compare(above, &with), StepVerdict::Equivalent { .. })
+    }
+
+    /// The first line of a story: the student's own equation, in a letter of their own.
+    fn first_of_story(&self, line: &Line) -> LineVerdict {
+        match self.solution(line) {
+            Some(found) if Some(&found) == self.solution(&self.problem).as_ref() => {
+                LineVerdict::saying(VerdictWord::Holds, "This fits the story.")
+            }
+            _ => LineVerdict::saying(
+                VerdictWord::CantTell,
+                "This cannot be matched with the story yet. Does it hold every number of the story?",
+            ),
+        }
+    }
+
+    /// The only solution of a line in one letter.
+    fn solution(&self, line: &Line) -> Option<algebra::Rational> {
+        let letters: Vec<String> = line.symbols().into_iter().collect();
+        let [letter] = &letters[..] else { return None };
+        match solutions(line, letter).ok()? {
+            Solutions::Finite(values) => match &values[..] {
+                [value] => value.as_rational(),
+                _ => None,
+            },
+            _ => None,
+        }
+    }
+
+    /// Whether the line tells the solutions of the problem: `x = 7` (or `7 = x` is not yet in that form).
+    fn is_answer(&self, line: &Line) -> bool {
+        if !solved(line) {
+            return false;
+        }
+        if self.story {
+            let value = line.as_equation().and_then(|(_, value)| value.as_plain_number());
+            return value.is_some() && value == self.solution(&self.problem);
+        }
+        matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
+    }
+}
+
+/// Said beside a line that may have brought in a solution.
+const KEEP_FOR_THE_CHECK: &str = "This step may add a solution: check at the end.";
