@@ -1,16 +1,25 @@
 <script setup lang="ts">
 /** One line of a student's working with what is said of it. */
 import { ElButton, ElInput } from 'element-plus'
-import { nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { JudgedLine } from '@/api/client'
 import type { WritingLine } from '@/composables/useRungWriting'
+import HintSteps from './HintSteps.vue'
 import MathInput from './MathInput.vue'
 import MathLine from './MathLine.vue'
 import MathText from './MathText.vue'
+import StepPicture from './StepPicture.vue'
 import VerdictMark from './VerdictMark.vue'
 import { words } from '@/words'
 
-const props = defineProps<{ line: WritingLine; label: string; verdict?: JudgedLine; removable: boolean }>()
+const props = defineProps<{
+  line: WritingLine
+  label: string
+  verdict?: JudgedLine
+  removable: boolean
+  /** Where its picture is to be had: the desk's link, the rung's number, and the place among the saved lines. */
+  place: { link: string; number: number; line: number }
+}>()
 const emit = defineEmits<{ changed: []; enter: []; remove: []; up: []; down: [] }>()
 const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
 const plain = useTemplateRef<InstanceType<typeof ElInput>>('plain')
@@ -34,6 +43,13 @@ watch(
     await nextTick()
     if (found && root.value?.contains(document.activeElement)) root.value.scrollIntoView({ block: 'nearest', behavior: 'smooth' })
   },
+)
+
+const pictured = ref(false)
+const canBeSeen = computed(() => Boolean(props.verdict?.reading) && props.verdict?.verdict.word !== 'cant_read')
+watch(
+  () => props.verdict,
+  () => (pictured.value = false),
 )
 
 defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.focus() : plain.value?.focus()) })
@@ -78,7 +94,12 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       <el-button v-if="verdict.error?.mended" size="small" @click="write(verdict.error.mended)">
         {{ words.desk.mend }}<template v-if="line.latex">: <math-line :latex="verdict.error.mended" /></template>
       </el-button>
+      <el-button v-if="canBeSeen" class="see" size="small" text :aria-expanded="pictured" @click="pictured = !pictured">
+        {{ pictured ? words.desk.noPicture : words.desk.picture }}
+      </el-button>
     </div>
+    <hint-steps v-if="verdict?.hints?.length" class="help" :hints="verdict.hints" :ask="words.desk.hint" />
+    <step-picture v-if="pictured" v-bind="place" />
   </div>
 </template>
 
@@ -107,6 +128,15 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
 }
 .says {
   flex-basis: 100%;
+}
+.help {
+  grid-column: 1 / -1;
+}
+@media print {
+  .tools,
+  .see {
+    display: none;
+  }
 }
 .breaks .field,
 .drops_solution .field,

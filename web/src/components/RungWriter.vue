@@ -1,17 +1,20 @@
 <script setup lang="ts">
 /** One rung: what is asked, and the lines that are written under it. */
 import { ElButton } from 'element-plus'
-import { nextTick, onMounted, ref } from 'vue'
-import type { DeskRung } from '@/api/client'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import type { DeskRung, JudgedLine } from '@/api/client'
 import type { RungWriting, WritingLine } from '@/composables/useRungWriting'
 import DeskLineField from './DeskLineField.vue'
+import HintSteps from './HintSteps.vue'
 import MathText from './MathText.vue'
 import SceneView from './SceneView.vue'
+import TakeAway from './TakeAway.vue'
+import { fitKeyboard } from '@/field/keyboard'
 import { words } from '@/words'
 
-const props = defineProps<{ rung: DeskRung; writing: RungWriting; last: boolean }>()
+const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean }>()
 defineEmits<{ next: [] }>()
-const { lines, state, says, answered, finished, verdict } = props.writing
+const { lines, state, says, answered, finished, next, verdict } = props.writing
 const fields = ref<InstanceType<typeof DeskLineField>[]>([])
 
 async function focus(line: WritingLine | undefined): Promise<void> {
@@ -30,7 +33,15 @@ function remove(at: number): void {
   props.writing.remove(at)
   void focus(lines[Math.max(0, at - 1)])
 }
+/** The place of a line among those that are saved, from 1: empty lines are not. */
+function placeOf(at: number): number {
+  return lines.slice(0, at + 1).filter((line) => line.text.trim() !== '').length
+}
+const judged = (): JudgedLine[] => lines.flatMap((line) => verdict(line) ?? [])
+const hasWork = computed(() => lines.some((line) => verdict(line)))
+
 onMounted(() => {
+  fitKeyboard(props.rung.keypad)
   // On a phone the keyboard would cover the problem before it is read.
   if (matchMedia('(pointer: fine)').matches) void focus(lines.at(-1))
 })
@@ -51,6 +62,7 @@ onMounted(() => {
           :label="words.desk.line(at + 1)"
           :verdict="verdict(line)"
           :removable="lines.length > 1"
+          :place="{ link, number: rung.number, line: placeOf(at) }"
           @changed="writing.changed()"
           @enter="enter(at)"
           @remove="remove(at)"
@@ -66,6 +78,8 @@ onMounted(() => {
         <template v-else-if="state !== 'stale'">{{ words.desk[state] }}</template>
       </span>
     </div>
+    <hint-steps v-if="state === 'saved' && !answered" :hints="next" :ask="words.desk.stuck" />
+    <take-away v-if="hasWork" :link="link" :number="rung.number" :lines="judged" />
     <div v-if="state === 'stale'" class="notice" role="alert">
       <p>{{ words.desk.stale }}</p>
       <el-button @click="writing.keepMine()">{{ words.desk.staleMine }}</el-button>
@@ -104,6 +118,13 @@ onMounted(() => {
   padding-inline: 16px 0;
   list-style: none;
   border-inline-start: var(--rail) solid var(--honey);
+}
+@media print {
+  .foot,
+  .lead,
+  .notice {
+    display: none;
+  }
 }
 .foot {
   display: flex;

@@ -20,7 +20,14 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
           v-else-if="shape.kind === 'box'"
           :x="shape.x" :y="shape.y" :width="shape.width" :height="shape.height" :class="['box', shape.fill ?? 'none']"
         />
-        <circle v-else :cx="shape.x" :cy="shape.y" :r="shape.radius" :class="['box', shape.tone]" />
+        <polyline
+          v-else-if="shape.kind === 'curve'"
+          :points="shape.points.map((p) => p.join(',')).join(' ')"
+          :class="['stroke', 'curve', shape.tone]"
+          :stroke-width="shape.width"
+          :stroke-dasharray="shape.dashed ? '8 6' : undefined"
+        />
+        <circle v-else :cx="shape.x" :cy="shape.y" :r="shape.radius" :class="['box', shape.tone, { hollow: shape.hollow }]" />
       </template>
     </svg>
     <span
@@ -63,6 +70,24 @@ svg {
 .box {
   stroke: var(--ink);
   stroke-width: 1.5;
+}
+.stroke.deep {
+  stroke: var(--honey-deep);
+}
+.stroke.honey {
+  stroke: var(--honey);
+}
+.curve {
+  fill: none;
+  stroke-linejoin: round;
+}
+.box.deep {
+  fill: var(--honey-deep);
+}
+.box.hollow {
+  fill: var(--card);
+  stroke: var(--honey-deep);
+  stroke-width: 3;
 }
 .box.none {
   fill: none;

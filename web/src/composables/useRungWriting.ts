@@ -27,6 +27,8 @@ export function useRungWriting(
   const says = ref('')
   const answered = ref(false)
   const finished = ref(false)
+  /** What helps to go on from the last line, from a nudge to the next step. */
+  const next = ref<string[]>([])
   /** What was said of a line, as long as it still stands as it was judged. */
   const judged = reactive(new Map<number, { text: string; found: JudgedLine }>())
   let revision = start.revision
@@ -43,6 +45,7 @@ export function useRungWriting(
     })
     answered.value = judgement.answered
     finished.value = judgement.finished
+    next.value = judgement.next ?? []
   }
 
   function fill(from: DeskLine[]): void {
@@ -145,7 +148,7 @@ export function useRungWriting(
   })
 
   const begun = computed(() => lines.some(isWritten))
-  return { number, lines, state, says, answered, finished, begun, changed, save, keepMine, takeTheirs, addAfter, remove, verdict }
+  return { number, lines, state, says, answered, finished, next, begun, changed, save, keepMine, takeTheirs, addAfter, remove, verdict }
 }
 
 export type RungWriting = ReturnType<typeof useRungWriting>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A ladder: print it, share its Step Desk, and see what the class wrote beside each rung. */
-import { ElButton, ElInput, ElTabPane, ElTabs } from 'element-plus'
+import { ElButton, ElInput, ElOption, ElSelect, ElTabPane, ElTabs } from 'element-plus'
 import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { api, reply, type Failure, type LadderView } from '@/api/client'
@@ -23,6 +23,13 @@ async function load(): Promise<void> {
   if (answer.ok) ladder.value = answer.value
 }
 onMounted(load)
+
+async function allow(hints: number): Promise<void> {
+  const path = { id: props.id }
+  const answer = await reply(api.PUT('/api/ladders/{id}/hints', { params: { path }, body: { hints } }))
+  if (!answer.ok) failure.value = answer.failure
+  else if (ladder.value) ladder.value.hints = hints
+}
 </script>
 
 <template>
@@ -42,6 +49,12 @@ onMounted(load)
           <el-button size="large" type="primary" @click="copy(link)">{{ copied ? words.ladder.copied : words.ladder.copy }}</el-button>
           <span v-if="!isSupported" class="soft">{{ words.ladder.notCopied }}</span>
         </div>
+        <label class="hints">
+          <span>{{ words.ladder.hints }}</span>
+          <el-select :model-value="ladder.hints" size="large" :aria-label="words.ladder.hints" @update:model-value="allow">
+            <el-option v-for="(name, strength) in words.ladder.hintNames" :key="name" :label="name" :value="strength" />
+          </el-select>
+        </label>
       </div>
       <el-tabs v-model="tab">
         <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
@@ -76,6 +89,15 @@ onMounted(load)
   display: flex;
   flex: 1 1 380px;
   gap: 8px;
+}
+.hints {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  white-space: nowrap;
+}
+.hints .el-select {
+  inline-size: 200px;
 }
 @media (max-width: 600px) {
   .link :deep(.el-input-group__prepend) {

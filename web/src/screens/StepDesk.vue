@@ -82,7 +82,7 @@ async function leave(): Promise<void> {
         </button>
         <span class="soft stage">{{ stageNames[rung.stage] }}</span>
       </nav>
-      <rung-writer :key="`${rung.number}-${desk.student}`" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" @next="at += 1" />
+      <rung-writer :key="`${rung.number}-${desk.student}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" @next="at += 1" />
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
   </main>
@@ -95,6 +95,12 @@ async function leave(): Promise<void> {
   max-inline-size: 760px;
   margin-inline: auto;
   padding: 12px clamp(12px, 4vw, 28px) calc(120px + var(--keyboard, 0px));
+}
+@media print {
+  .rungs,
+  .link {
+    display: none;
+  }
 }
 header {
   display: flex;
