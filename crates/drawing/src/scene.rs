@@ -130,7 +130,8 @@ impl Label {
     /// Mathematics in plain typing; shown as words when it cannot be read.
     #[must_use]
     pub fn math(x: f64, y: f64, anchor: Anchor, text: &str) -> Self {
-        let latex = algebra::read_expr(text).map(|e| algebra::write::latex(&e)).unwrap_or_default();
+        let read = algebra::read_line(text).map(|reading| reading.line);
+        let latex = read.map(|line| algebra::write::latex_line(&line)).unwrap_or_default();
         Self { latex, ..Self::words(x, y, anchor, text) }
     }
 }

@@ -7,6 +7,7 @@ mod shape;
 mod task;
 
 pub use keypad::{Keypad, KeypadSize};
+pub(crate) use shape::solved;
 
 use self::task::{Progress, Task};
 use crate::ladder::Rung;
@@ -114,6 +115,10 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let mut judged = Vec::new();
     for line in lines.iter().take(MOST_LINES) {
         judged.push(task.judge(line, &mut progress));
+    }
+    if let (Some(says), Some(last)) = (progress.left_in.take(), judged.last_mut()) {
+        last.verdict = LineVerdict::saying(VerdictWord::AddsSolution, says);
+        last.answers = false;
     }
     let answered = judged.last().is_some_and(|line| line.answers);
     let sound = judged

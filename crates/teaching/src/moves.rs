@@ -31,6 +31,8 @@ pub enum Move {
     TurnSign,
     /// The line is read from right to left.
     Swap,
+    /// One side becomes zero.
+    ToOneSide,
     /// Each numerator times the other denominator.
     CrossMultiply,
     /// One over each side.

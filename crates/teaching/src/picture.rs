@@ -1,11 +1,13 @@
 //! A step as a picture: both sides of a line as curves that meet at its solutions, and the solutions on a number
-//! line, before and after. Two lines share their solutions when the two pictures share their marks.
+//! line, before and after. Two lines share their solutions when the two pictures share their marks. The marks are
+//! named only where the line itself names them: a picture tells nobody the answer.
 
+use crate::desk::solved;
 use crate::figure::{Curve, Figure, Mark, Stretch};
 use algebra::normal::{Normaliser, Quotient, Values};
 use algebra::plot;
 use algebra::solve::{Solutions, solutions};
-use algebra::write::{text, text_line};
+use algebra::write::text;
 use algebra::{Expr, Line, Relation};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -40,7 +42,9 @@ pub fn of_step(above: &Line, line: &Line) -> Option<[LinePicture; 2]> {
     let pictures = [0, 1].map(|at| LinePicture {
         latex: algebra::write::latex_line(both[at]),
         curves: curves(both[at], letter, window, heights, sets[at].as_ref()),
-        solutions: sets[at].as_ref().and_then(|set| number_line(set, letter, window)),
+        solutions: sets[at]
+            .as_ref()
+            .and_then(|set| number_line(set, letter, window, solved(both[at]))),
     });
     let drawn = |one: &LinePicture| one.curves.is_some() || one.solutions.is_some();
     pictures.iter().any(drawn).then_some(pictures)
@@ -144,6 +148,7 @@ fn curves(
     (bottom, top): (f64, f64),
     set: Option<&Solutions>,
 ) -> Option<Figure> {
+    let names = solved(line);
     let sides = sides(line);
     if sides.is_empty() {
         return None;
@@ -157,7 +162,8 @@ fn curves(
         for value in values {
             let Some(x) = plot::place(value.value()) else { continue };
             let Some(y) = plot::value(first, letter, x) else { continue };
-            points.push(([x, y], format!("{letter} = {}", value.text())));
+            let label = if names { format!("{letter} = {}", value.text()) } else { String::new() };
+            points.push(([x, y], label));
         }
     }
     let points = points.into_iter().map(|(at, label)| crate::figure::Place { at, label }).collect();
@@ -195,14 +201,21 @@ fn is_pole(before: f64, after: f64, width: f64) -> bool {
     before.signum() != after.signum() && before.abs().min(after.abs()) > width / 2.0
 }
 
-fn number_line(set: &Solutions, letter: &str, (from, to): (f64, f64)) -> Option<Figure> {
-    let mark =
-        |value: &Quotient| plot::place(value).map(|at| Mark { at, label: text(&shortest(value)) });
+fn number_line(
+    set: &Solutions,
+    letter: &str,
+    (from, to): (f64, f64),
+    names: bool,
+) -> Option<Figure> {
+    let named = |label: String| if names { label } else { String::new() };
+    let mark = |value: &Quotient| {
+        plot::place(value).map(|at| Mark { at, label: named(text(&shortest(value))) })
+    };
     let stretches = match set {
         Solutions::Finite(values) => values
             .iter()
             .filter_map(|value| {
-                let end = Mark { at: plot::place(value.value())?, label: value.text() };
+                let end = Mark { at: plot::place(value.value())?, label: named(value.text()) };
                 Some(Stretch { low: Some(end.clone()), high: Some(end), closed: [true, true] })
             })
             .collect(),
@@ -229,21 +242,6 @@ fn shortest(value: &Quotient) -> Expr {
     again.map_or(expr, |value| value.to_expr())
 }
 
-/// What a step's pictures say, for those who cannot see them.
-#[must_use]
-pub fn describes(line: &Line, letter: &str) -> String {
-    match solutions(line, letter) {
-        Ok(Solutions::Finite(values)) if values.is_empty() => {
-            format!("{} has no solution.", text_line(line))
-        }
-        Ok(Solutions::Finite(values)) => {
-            let all: Vec<_> = values.iter().map(algebra::solve::Solution::text).collect();
-            format!("{} holds for {letter} = {}.", text_line(line), all.join(", "))
-        }
-        _ => text_line(line),
-    }
-}
-
 #[cfg(test)]
 mod tests {
     use super::*;
@@ -258,9 +256,10 @@ mod tests {
         let [above, below] = step("x^2 = 5x", "x = 5").expect("drawn");
         let Some(Figure::Graph { points, x, curves, .. }) = above.curves else { panic!("a graph") };
         let labels: Vec<_> = points.iter().map(|p| (p.at, p.label.as_str())).collect();
-        assert_eq!(labels, [([0.0, 0.0], "x = 0"), ([5.0, 25.0], "x = 5")]);
+        assert_eq!(labels, [([0.0, 0.0], ""), ([5.0, 25.0], "")]);
         assert_eq!((x, curves.len()), ([-3.0, 8.0], 2));
         let Some(Figure::Graph { points, .. }) = below.curves else { panic!("a graph") };
+        assert_eq!(points[0].label, "x = 5");
         assert_eq!(points.len(), 1);
     }
 

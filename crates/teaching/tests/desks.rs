@@ -221,3 +221,88 @@ fn a_broken_rung_is_judged_without_a_panic() {
     let found = judge(&posed("3x = (", "x", false), &[plain("x = 4")]);
     assert!(!found.finished);
 }
+
+#[test]
+#[rustfmt::skip]
+fn a_solution_that_squaring_brought_in_is_checked_at_the_end() {
+    let rung = posed("sqrt(x+6) = x", "x", false);
+    let lines = [("x + 6 = x^2", "holds"), ("x^2 - x - 6 = 0", "holds"), ("(x-3)(x+2) = 0", "holds")];
+    let with = |rest: &[(&'static str, &'static str)]| [&lines[..], rest].concat();
+    // Left in at the end, the working does not hold; left out, it does.
+    desk(&rung, &with(&[("x = 3 or x = -2", "adds")]), false);
+    desk(&rung, &with(&[("x = 3 or x = -2", "holds"), ("x = 3", "holds")]), true);
+    desk(&rung, &with(&[("x = 3", "holds")]), true);
+    desk(&rung, &with(&[("x = -2", "drops")]), false);
+    // A check that does not come out is no mistake.
+    let found = desk(&rung, &with(&[("x = 3 or x = -2", "holds"), ("sqrt(-2+6) = -2", "can't tell"), ("sqrt(3+6) = 3", "holds"), ("x = 3", "holds")]), true);
+    assert_eq!(found.lines[4].verdict.says, "This does not come out, so $x = -2$ does not fit the problem. Leave it out.");
+    let roles: Vec<&str> = found.lines.iter().map(|line| line.role.as_str()).collect();
+    assert_eq!(roles, ["may_add", "follows", "follows", "concludes", "checks", "checks", "rejects"]);
+}
+
+#[test]
+#[rustfmt::skip]
+fn definitions_are_kept_for_the_lines_below() {
+    let rung = posed("x^4 - 5x^2 + 4 = 0", "x", false);
+    let found = desk(&rung, &[
+        ("let u = x^2", "holds"),
+        ("u^2 - 5u + 4 = 0", "holds"),
+        ("(u-1)(u-4) = 0", "holds"),
+        ("u = 1 or u = 4", "holds"),
+        ("x^2 = 1 or x^2 = 4", "holds"),
+        ("x = 1 or x = -1 or x = 2 or x = -2", "holds"),
+    ], true);
+    assert_eq!(found.lines[0].role, "defines");
+    desk(&rung, &[("let x = 2", "breaks")], false);
+    desk(&rung, &[("let u = x^2", "holds"), ("u^2 - 5u - 4 = 0", "breaks")], false);
+}
+
+#[test]
+#[rustfmt::skip]
+fn a_system_stays_while_lines_follow_from_it() {
+    let rung = posed("x + y = 5; x - y = 1", "x", false);
+    desk(&rung, &[("2x = 6", "holds"), ("x = 3", "holds"), ("3 + y = 5", "holds"), ("y = 2", "holds"), ("x = 3, y = 2", "holds")], true);
+    desk(&rung, &[("2x = 4", "breaks")], false);
+    desk(&rung, &[("y = 5 - x", "holds"), ("x - (5 - x) = 1", "holds"), ("x = 3", "holds"), ("(3, 2)", "holds")], false);
+}
+
+#[test]
+#[rustfmt::skip]
+fn a_condition_on_the_way_is_carried_to_the_end() {
+    let rung = posed("x", "x", false);
+    desk(&rung, &[("(sqrt x)^2", "holds"), ("|x|", "breaks")], false);
+    let rung = posed("3(x+4)", "x", false);
+    desk(&rung, &[("= 3x + 12", "holds")], false);
+    desk(&rung, &[("3(x+4) = 3x + 12", "holds"), ("= 12 + 3x", "holds")], false);
+}
+
+#[test]
+#[rustfmt::skip]
+fn rounding_is_compared_with_the_exact_line() {
+    let rung = posed("8x = 83", "x", false);
+    desk(&rung, &[("x = 83/8", "holds"), ("x ≈ 10.4", "holds")], false);
+    desk(&rung, &[("x = 10.375", "holds"), ("x ≈ 10.38", "holds"), ("x ≈ 10.4", "holds"), ("x = 10.4", "holds")], false);
+    desk(&rung, &[("x = 83/8", "holds"), ("x ≈ 10.3", "breaks")], false);
+}
+
+#[test]
+fn hints_grow_from_a_nudge_to_the_next_step() {
+    let rung = posed("3(2x-5) = 27", "x", false);
+    let found = desk(&rung, &[("6x - 5 = 27", "breaks")], false);
+    assert_eq!(
+        found.lines[0].hints,
+        [
+            "The right side is as it was. Look at the left side again.",
+            "The number before the bracket multiplies everything inside it, not just the first term.",
+            "From the line above you could: multiply out the brackets.",
+        ]
+    );
+    assert!(found.next.is_empty());
+    let found = desk(&rung, &[("6x - 15 = 27", "holds")], false);
+    let [kind, step, line] = &found.next[..] else { panic!("{:?}", found.next) };
+    assert_eq!(kind, "What stands beside the letter? Undo it on both sides.");
+    assert_eq!(step, "Add $15$ to both sides.");
+    assert_eq!(line, "Add $15$ to both sides: $6x = 42$");
+    let quiet = found.with_hints(0);
+    assert!(quiet.next.is_empty() && quiet.lines.iter().all(|line| line.hints.is_empty()));
+}

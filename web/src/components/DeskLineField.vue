@@ -88,14 +88,14 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       <verdict-mark :word="verdict.verdict.word" />
       <span v-if="verdict.verdict.made" class="soft"><math-text :text="verdict.verdict.made" /></span>
       <span v-if="verdict.verdict.domain" class="soft"><math-text :text="verdict.verdict.domain" /></span>
+      <el-button v-if="canBeSeen" class="see" size="small" text :aria-expanded="pictured" @click="pictured = !pictured">
+        {{ pictured ? words.desk.noPicture : words.desk.picture }}
+      </el-button>
       <span v-if="verdict.verdict.says" class="says"><math-text :text="verdict.verdict.says" /></span>
       <span v-if="!line.latex && verdict.reading" class="soft">{{ words.desk.reads }} <math-line :latex="verdict.reading" /></span>
       <el-button v-if="verdict.error && line.latex" size="small" @click="field?.select(verdict.error.start, verdict.error.end)">{{ words.desk.where }}</el-button>
       <el-button v-if="verdict.error?.mended" size="small" @click="write(verdict.error.mended)">
         {{ words.desk.mend }}<template v-if="line.latex">: <math-line :latex="verdict.error.mended" /></template>
-      </el-button>
-      <el-button v-if="canBeSeen" class="see" size="small" text :aria-expanded="pictured" @click="pictured = !pictured">
-        {{ pictured ? words.desk.noPicture : words.desk.picture }}
       </el-button>
     </div>
     <hint-steps v-if="verdict?.hints?.length" class="help" :hints="verdict.hints" :ask="words.desk.hint" />

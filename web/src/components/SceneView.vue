@@ -60,6 +60,8 @@ svg {
   white-space: nowrap;
   font-size: clamp(0.7rem, 4.4cqw, 1rem);
   color: var(--ink);
+  /* A label stays readable where a line runs behind it. */
+  text-shadow: 0 0 2px var(--card), 0 0 3px var(--card), 0 0 4px var(--card), 0 0 5px var(--card);
 }
 .stroke.ink {
   stroke: var(--ink);

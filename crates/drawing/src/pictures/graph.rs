@@ -42,15 +42,20 @@ pub fn draw(letter: &str, x: [f64; 2], y: [f64; 2], curves: &[Curve], points: &[
             let right = across < WIDTH * 0.7;
             let anchor = if right { Anchor::Start } else { Anchor::End };
             let shift = if right { 11.0 } else { -11.0 };
-            labels.push(Label::math(across + shift, up - 14.0, anchor, &point.label));
+            if !point.label.is_empty() {
+                labels.push(Label::math(across + shift, up - 14.0, anchor, &point.label));
+            }
         }
     }
     let names: Vec<_> = curves.iter().map(|curve| curve.label.as_str()).collect();
-    let marked: Vec<_> = points.iter().map(|point| point.label.as_str()).collect();
-    let meet = match (names.len(), marked.is_empty()) {
-        (0 | 1, _) => String::new(),
-        (_, true) => " They do not meet.".into(),
-        (_, false) => format!(" They meet where {}.", marked.join(" and ")),
+    let marked: Vec<_> =
+        points.iter().map(|p| p.label.as_str()).filter(|label| !label.is_empty()).collect();
+    let meet = match (names.len(), points.len(), marked.is_empty()) {
+        (0 | 1, ..) => String::new(),
+        (_, 0, _) => " They do not meet here.".into(),
+        (_, 1, true) => " They meet at one place.".into(),
+        (_, count, true) => format!(" They meet at {count} places."),
+        _ => format!(" They meet where {}.", marked.join(" and ")),
     };
     let describes = format!("A graph of {}.{meet}", names.join(" and of "));
     Scene { width: WIDTH, height: grid.bottom + MARGIN, shapes, labels, describes }

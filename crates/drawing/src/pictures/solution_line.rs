@@ -39,7 +39,9 @@ pub fn draw(letter: &str, from: f64, to: f64, stretches: &[Stretch]) -> Scene {
             let x = place(*at);
             let hollow = !closed;
             shapes.push(Shape::Dot { x, y: AXIS, radius: 7.0, tone: Tone::Deep, hollow });
-            labels.push(Label::math(x, AXIS - 21.0, Anchor::Middle, label));
+            if !label.is_empty() {
+                labels.push(Label::math(x, AXIS - 21.0, Anchor::Middle, label));
+            }
         }
     }
     labels.dedup_by(|a, b| a.x == b.x && a.y == b.y && a.text == b.text);
@@ -58,6 +60,9 @@ fn told(stretch: &Stretch, letter: &str) -> String {
     let [low_in, high_in] = stretch.closed;
     match (&stretch.low, &stretch.high) {
         (None, None) => "every number".into(),
+        (Some(low), Some(high)) if low == high && low.label.is_empty() => "one value".into(),
+        (Some(low), _) if low.label.is_empty() => "a stretch of values".into(),
+        (_, Some(high)) if high.label.is_empty() => "a stretch of values".into(),
         (Some(low), Some(high)) if low == high => format!("{letter} = {}", low.label),
         (Some(low), None) => format!("from {} ({}) on", low.label, with(low_in)),
         (None, Some(high)) => format!("up to {} ({})", high.label, with(high_in)),

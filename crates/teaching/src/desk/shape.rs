@@ -42,13 +42,13 @@ pub(super) fn carried(before: &Line, line: &Line) -> Line {
 }
 
 /// Whether a line tells solutions and nothing is left to do: a letter alone on the left, and numbers worked out.
-pub(super) fn solved(line: &Line) -> bool {
+pub(crate) fn solved(line: &Line) -> bool {
     let is_letter = |expr: &Expr| matches!(expr.kind, ExprKind::Symbol(_));
     match line {
         Line::NoSolution | Line::AllReals | Line::Set(_) => true,
         Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().all(solved),
         Line::Relations { sides, relations } => match (&sides[..], &relations[..]) {
-            ([left, right], [_]) => {
+            ([left, right], [relation]) if *relation != Relation::Approximate => {
                 is_letter(left) && right.symbols().is_empty() && is_worked_out(right)
             }
             ([low, middle, high], _) => {

@@ -32,6 +32,8 @@ pub(super) struct Progress {
     is_broken: bool,
     /// The last rounded line, as an equation.
     rounded: Option<Line>,
+    /// What is said when the working ends with the last line, in which a solution stands that does not fit.
+    pub left_in: Option<String>,
 }
 
 impl Progress {
@@ -77,6 +79,7 @@ impl Task {
             }
             _ => {}
         }
+        progress.left_in = None;
         let Some(above) = progress.above.clone() else {
             judged.verdict = self.first_of_story(&reading.line);
             judged.answers = self.is_answer(&reading.line);
@@ -154,14 +157,9 @@ impl Task {
             StepVerdict::NotEquivalent(found) if progress.may_have_added => {
                 if solved(meant) && !found.gained.is_empty() {
                     let told = words::values(&self.unknown, &found.gained);
-                    judged.verdict = LineVerdict::saying(
-                        VerdictWord::AddsSolution,
-                        format!(
-                            "Put {told} into the problem: it does not fit there. Leave it out."
-                        ),
-                    );
-                } else {
-                    judged.verdict.says = KEEP_FOR_THE_CHECK.into();
+                    progress.left_in = Some(format!(
+                        "Put {told} into the problem: it does not fit there. Leave it out."
+                    ));
                 }
             }
             StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {

@@ -18,6 +18,9 @@ pub(super) fn between(from: &Sides, to: &Sides) -> Option<Vec<Move>> {
     if let Some(found) = cross_multiplied(from, to, budget).or_else(|| inverted(from, to, budget)) {
         return Some(vec![found]);
     }
+    if let Some(found) = to_one_side(from, to, budget) {
+        return Some(vec![found]);
+    }
     let straight = changed(from, to, budget);
     let turned = changed(&from.swapped(), to, budget).map(|mut found| {
         found.push(Move::Swap);
@@ -189,6 +192,25 @@ fn terms(p: &Quotient) -> Option<Vec<Move>> {
 fn rewritten(from: &Sides, to: &Sides) -> Option<Move> {
     let pairs = from.written.iter().zip(&to.written).filter(|(a, b)| a != b);
     pairs.map(|(a, b)| rewriting::between(a, b)).find(Option::is_some)?
+}
+
+/// Two terms or more go over to the other side, so that nothing is left on one.
+fn to_one_side(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Move> {
+    let ((a, b), (c, d)) = (from.as_equation()?, to.as_equation()?);
+    if a.is_zero() || b.is_zero() || !(c.is_zero() || d.is_zero()) {
+        return None;
+    }
+    let before = a.minus(b, budget).ok()?;
+    let after = c.minus(d, budget).ok()?;
+    let terms = |side: &Quotient| side.as_poly().map_or(1, |poly| poly.len());
+    let moved = if same(&before, &after, budget) {
+        terms(b)
+    } else if same(&before.negated(), &after, budget) {
+        terms(a)
+    } else {
+        return None;
+    };
+    (moved > 1).then_some(Move::ToOneSide)
 }
 
 /// `a/b = c/d`, and below it `ad = bc`, in either order.

@@ -44,6 +44,8 @@ fn the_same_on_both_sides() {
         ("x/2 + x/3 = 5",    "3x + 2x = 30",   "multiply both sides by $6$"),
         ("ax = b",           "x = b/a",        "divide both sides by $a$"),
         ("y = 2x + 1",       "y - 1 = 2x",     "subtract $1$ from both sides"),
+        ("x + 6 = x^2",      "x^2 - x - 6 = 0","take everything to one side"),
+        ("x^2 = 5x",         "x^2 - 5x = 0",   "subtract $5x$ from both sides"),
         ("V = I R",          "V/R = I",        "divide both sides by $R$"),
     ]);
 }

@@ -47,6 +47,7 @@ fn phrase(all: &[Move]) -> (String, usize) {
         }
         Move::TurnSign => "turn the inequality sign",
         Move::Swap => "swap the sides",
+        Move::ToOneSide => "take everything to one side",
         Move::CrossMultiply => "cross-multiply",
         Move::Reciprocals => "take the reciprocal of both sides",
         Move::Logarithms => "take logarithms of both sides",
