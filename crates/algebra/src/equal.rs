@@ -19,7 +19,7 @@ use crate::normal::{
     Atom, Knowledge, Needs, Normaliser, NotNormal, Quotient, Values, constant, is_zero_everywhere,
     refine,
 };
-use crate::number::{Rational, from_int};
+use crate::number::{Notation, Rational, from_int};
 use crate::solve::{Solutions, sets};
 use num_traits::{Signed, ToPrimitive};
 use std::sync::LazyLock;
@@ -412,6 +412,11 @@ enum Look {
 
 /// A value as it is shown: worked out, or as it was typed where that is shorter, as in `log 45`.
 fn shortest(value: &Quotient, typed: &Expr, at: &Values) -> Expr {
+    if let ExprKind::Number(written) = &typed.kind
+        && matches!(written.notation(), Notation::Decimal { .. })
+    {
+        return typed.clone();
+    }
     let mut budget = Budget::for_verdict();
     let value = value.cancelled(&mut budget).unwrap_or_else(|_| value.clone());
     let worked = value.to_expr();

@@ -39,6 +39,19 @@ pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
     if open { Fit::Unknown } else { Fit::Misses }
 }
 
+/// One unit in the last place of a number as it is written; `None` for what is no decimal or whole number.
+#[must_use]
+pub fn last_place(expr: &Expr) -> Option<Rational> {
+    let number = match &expr.kind {
+        ExprKind::Negative(a) => a.as_ref(),
+        _ => expr,
+    };
+    match &number.kind {
+        ExprKind::Number(written) => steps(written).into_iter().next(),
+        _ => None,
+    }
+}
+
 /// The places to which a number may have been rounded, as the value of one unit there: the trailing zeros
 /// of a whole number may or may not be significant.
 fn steps(written: &Written) -> Vec<Rational> {

@@ -10,6 +10,7 @@ pub mod draw;
 pub mod figure;
 pub mod ladder;
 pub mod lesson;
+pub mod marking;
 pub mod moves;
 pub mod picture;
 pub mod problem;

@@ -14,6 +14,7 @@ pub use attempted::attempted;
 use crate::words;
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Quotient, Values};
+use algebra::number::Notation;
 use algebra::{Expr, ExprKind, Line, Relation};
 
 /// Something that may be done between two lines.
@@ -85,8 +86,8 @@ pub enum Move {
     Formula,
     /// A letter is replaced by what it equals.
     Substitute(Expr, Expr),
-    /// Rounded.
-    Round,
+    /// Rounded, to so many decimal places where that can be seen.
+    Round(Option<u32>),
 }
 
 /// What was done between two lines that are known to be equivalent, as a phrase; `None` when it has no short
@@ -104,7 +105,7 @@ pub fn recognise(from: &Line, to: &Line) -> Option<Vec<Move>> {
         return None;
     }
     if is_rounding(to) && !is_rounding(from) {
-        return Some(vec![Move::Round]);
+        return Some(vec![Move::Round(places(to))]);
     }
     if let (Line::Expression(a), Line::Expression(b)) = (from, to) {
         return rewriting::between(a, b).map(|one| vec![one]);
@@ -121,6 +122,23 @@ fn is_rounding(line: &Line) -> bool {
         Line::Rounded(_) => true,
         Line::Relations { relations, .. } => relations.contains(&Relation::Approximate),
         _ => false,
+    }
+}
+
+/// The decimal places of the last number of a line.
+fn places(line: &Line) -> Option<u32> {
+    let number = line.expressions().pop()?;
+    let number = match &number.kind {
+        ExprKind::Negative(inner) => inner,
+        _ => number,
+    };
+    match &number.kind {
+        ExprKind::Number(written) => match written.notation() {
+            Notation::Decimal { places } => Some(*places),
+            Notation::Whole => Some(0),
+            _ => None,
+        },
+        _ => None,
     }
 }
 

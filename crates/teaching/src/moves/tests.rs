@@ -138,7 +138,8 @@ fn cases() {
         ("|x - 3| = 5",         "x - 3 = 5 or x - 3 = -5",  "split into cases, one for each sign"),
         ("x^2 - 5x + 6 = 0",    "x = 2 or x = 3",           "factorise, split into cases, one for each factor and solve each case"),
         ("x^2 + 3x - 2 = 0",    "x = (-3 ± sqrt(17))/2",    "use the quadratic formula"),
-        ("x = 83/8",            "x ≈ 10.4",                 "round"),
+        ("x = 83/8",            "x ≈ 10.4",                 "round to $1$ decimal place"),
+        ("x = √2",              "x ≈ 1.414",                "round to $3$ decimal places"),
     ]);
     let named = |from: &str, to: &str| named(&read(from), &read(to)).unwrap_or_default();
     assert_eq!(named("y = 2x; x + y = 9", "x + 2x = 9"), "substitute $2x$ for $y$");

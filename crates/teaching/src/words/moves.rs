@@ -42,6 +42,7 @@ fn phrase(all: &[Move]) -> (String, usize) {
         Move::Divide(by) => return (format!("divide both sides by {}", math(by)), 1),
         Move::Raise(n) => return (raise(*n), 1),
         Move::Root(n) => return (root(*n), 1),
+        Move::Round(places) => return (round(*places), 1),
         Move::Substitute(letter, value) => {
             return (format!("substitute {} for {}", math(value), math(letter)), 1);
         }
@@ -71,7 +72,6 @@ fn phrase(all: &[Move]) -> (String, usize) {
         Move::EitherSign => "split into cases, one for each sign",
         Move::SolveEach => "solve each case",
         Move::Formula => "use the quadratic formula",
-        Move::Round => "round",
     };
     (text.to_owned(), 1)
 }
@@ -81,6 +81,15 @@ fn raise(exponent: u32) -> String {
         2 => "square both sides".into(),
         3 => "cube both sides".into(),
         n => format!("raise both sides to the power ${n}$"),
+    }
+}
+
+fn round(places: Option<u32>) -> String {
+    match places {
+        None => "round".into(),
+        Some(0) => "round to a whole number".into(),
+        Some(1) => "round to $1$ decimal place".into(),
+        Some(n) => format!("round to ${n}$ decimal places"),
     }
 }
 

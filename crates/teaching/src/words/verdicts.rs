@@ -2,10 +2,13 @@
 
 use super::math;
 use crate::verdict::{LineVerdict, VerdictWord};
+use algebra::budget::Budget;
 use algebra::equal::Shown;
+use algebra::normal::{Normaliser, Values};
+use algebra::round::agreeing_places;
 use algebra::solve::{Solution, Writing};
 use algebra::step::{Difference, Reason};
-use algebra::{Condition, Expr, StepVerdict};
+use algebra::{Condition, Expr, ExprKind, StepVerdict};
 
 /// A condition, as mathematics in a sentence.
 #[must_use]
@@ -109,7 +112,7 @@ fn shown_at(found: &Difference) -> String {
     let at = places.join(" and ");
     match (&example.left, &example.right) {
         (Shown::Value(left), Shown::Value(right)) if at.is_empty() => {
-            format!("{} is not the same as {}.", math(left), math(right))
+            format!("{} is not the same as {}.{}", math(left), math(right), nearly(left, right))
         }
         (Shown::Value(left), Shown::Value(right)) => {
             format!("Try {at}: the line above gives {}, this one {}.", math(left), math(right))
@@ -118,6 +121,26 @@ fn shown_at(found: &Difference) -> String {
             format!("Try {at}: the line above is true there, this one is not.")
         }
         _ => format!("Try {at}: this line is true there, the line above is not."),
+    }
+}
+
+/// To how many places a decimal is the other value rounded, as the end of a paragraph; nothing when neither is.
+fn nearly(left: &Expr, right: &Expr) -> String {
+    let decimal = |expr: &Expr| match &expr.kind {
+        ExprKind::Number(written) => Some(written.value().clone()),
+        _ => None,
+    };
+    let (exact, near) = match (decimal(left), decimal(right)) {
+        (None, Some(near)) => (left, near),
+        (Some(near), None) => (right, near),
+        _ => return String::new(),
+    };
+    let budget = &mut Budget::for_verdict();
+    let value = Normaliser::new(&Values::new(), budget).build(exact).ok();
+    match value.and_then(|value| agreeing_places(&value, &near, budget)) {
+        Some(1) => " With ≈ it holds to $1$ decimal place.".into(),
+        Some(places @ 2..) => format!(" With ≈ it holds to ${places}$ decimal places."),
+        _ => String::new(),
     }
 }
 
@@ -138,6 +161,10 @@ mod tests {
             ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
              "$x = 0$ fits this line, but not the line above."),
             ("3x = 12", "x = 4", VerdictWord::Holds, ""),
+            ("3.14159", "π", VerdictWord::Breaks,
+             "$3.14159$ is not the same as $\\pi $. With ≈ it holds to $5$ decimal places."),
+            ("2/3", "0.67", VerdictWord::Breaks,
+             "$\\frac{2}{3}$ is not the same as $0.67$. With ≈ it holds to $2$ decimal places."),
             ("sin x = x/2", "x = 0", VerdictWord::CantTell,
              "This step goes beyond what can be proved here so far. Carry on."),
         ] {

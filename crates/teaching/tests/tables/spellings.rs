@@ -80,7 +80,7 @@ pub const ROWS: &[&str] = &[
     r"3·10^8 -> 300000000 => equivalent",
     r"6.02 x 10^23 -> 6.02e23 => not equivalent; x = 0: 0 against 602000000000000000000000",
     r"0.00045 -> 4.5 × 10^-4 => equivalent",
-    r"4.5E-4 -> 0.00045 => not equivalent; E = 0: -4 against 9/20000",
+    r"4.5E-4 -> 0.00045 => not equivalent; E = 0: -4 against 0.00045",
     r"|−5| -> 5 => equivalent",
     r"|x|·|y| -> |xy| => equivalent",
     r"|-x| -> |x| => equivalent",
