@@ -10,8 +10,10 @@
 //! proportions, `board` those of all other lines in one unknown. Words for the reasons are written in
 //! `teaching`.
 
+mod arithmetic;
 mod board;
 pub(crate) mod cells;
+mod elimination;
 pub(crate) mod formulas;
 pub(crate) mod interval;
 mod isolate;
@@ -28,8 +30,10 @@ pub(crate) mod steps;
 pub(crate) mod systems;
 pub(crate) mod zeros;
 
+pub use arithmetic::arithmetic;
 pub use board::{Board, board, solution_line};
 pub use cells::Solutions;
+pub use elimination::{eliminate, substitute};
 pub use formulas::formula_values;
 pub use interval::{End, Interval};
 pub use linear::{linear_coefficients, solve_linear, solve_undoing};

@@ -241,6 +241,15 @@ fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> Ste
     match relation {
         Relation::Equal => of_values(equal_given(left, right, &setting.assumed)),
         Relation::Approximate => rounded(left, right),
+        Relation::NotEqual if left.symbols().is_empty() && right.symbols().is_empty() => {
+            match link(left, right, Relation::Equal, setting) {
+                StepVerdict::NotEquivalent(Difference { counterexample: Some(_), .. }) => {
+                    StepVerdict::Equivalent { provided: Vec::new() }
+                }
+                StepVerdict::Equivalent { .. } => different(Reason::Values),
+                open => open,
+            }
+        }
         _ => {
             let line = Line::Relations {
                 sides: vec![left.clone(), right.clone()],

@@ -1,8 +1,8 @@
 //! The solutions of lines in one unknown, each exactly.
 
-use algebra::solve::{Solution, Solutions, board, solution_line, solutions, solutions_given};
+use algebra::solve::{Solution, Solutions, Step, board, solution_line, solutions, solutions_given};
 use algebra::write::text_line;
-use algebra::{Assumptions, Line, Role, StepVerdict, compare, read_line};
+use algebra::{Assumptions, Line, Role, StepVerdict, compare, judge_alone, read_line};
 use proptest::prelude::*;
 
 fn line(text: &str) -> Line {
@@ -91,8 +91,14 @@ fn what_is_no_assumption_is_told() {
 fn assert_sound(problem: &Line) -> Result<(), TestCaseError> {
     let Ok(found) = board(problem, "x", None, &Assumptions::default()) else { return Ok(()) };
     let text = |line: &Line| text_line(line);
-    for pair in found.steps.windows(2) {
-        let (above, step) = (&pair[0].line, &pair[1]);
+    let checks = |step: &&Step| step.role == Role::Checks;
+    for step in found.steps.iter().filter(checks) {
+        let sound = matches!(judge_alone(&step.line), StepVerdict::Equivalent { .. });
+        prop_assert!(sound, "{}: {}", text(problem), text(&step.line));
+    }
+    let carrying: Vec<&Step> = found.steps.iter().filter(|step| !checks(step)).collect();
+    for pair in carrying.windows(2) {
+        let (above, step) = (&pair[0].line, pair[1]);
         let from = if step.role == Role::Rejects { problem } else { above };
         let sound = match compare(from, &step.line, None) {
             StepVerdict::Equivalent { .. } => true,

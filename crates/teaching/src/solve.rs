@@ -169,7 +169,7 @@ fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAns
             tasks::solve(line, letter, method, assumed)
         }
         (Some(letter), _) => tasks::rearrange(line, letter, assumed),
-        (None, _) if matches!(line, Line::AllOf(_)) => tasks::system(line),
+        (None, _) if matches!(line, Line::AllOf(_)) => tasks::system(line, method),
         (None, _) => {
             Err("There is more than one letter in this: say which one is asked for.".into())
         }

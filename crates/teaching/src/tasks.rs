@@ -5,8 +5,10 @@ use crate::words;
 use crate::working::{Draft, Working};
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Poly, Quotient, Values, factors, prime_powers};
-use algebra::number::{decimal_places, to_decimal_text};
-use algebra::solve::{Rule, Step, board, formula_values, system_points};
+use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
+use algebra::solve::{
+    Rule, Step, arithmetic, board, eliminate, formula_values, substitute, system_points,
+};
 use algebra::{Assumptions, Expr, ExprKind, Line, Role};
 use num_traits::{One, Signed};
 
@@ -45,8 +47,61 @@ fn normal(expr: &Expr) -> Option<Quotient> {
 /// A sentence that says why there is none.
 pub fn simplify(expr: &Expr) -> Result<Worked, String> {
     let value = normal(expr).ok_or(NO_FORM)?;
-    let rule = if expr.symbols().is_empty() { Rule::Evaluate } else { Rule::Simplify };
-    Ok(two(Line::Expression(expr.clone()), Line::Expression(value.to_expr()), &rule))
+    let constant = expr.symbols().is_empty();
+    let answer = as_typed(expr, &value).unwrap_or_else(|| value.to_expr());
+    let rule = if constant { Rule::Evaluate } else { Rule::Simplify };
+    let mut found = two(Line::Expression(expr.clone()), Line::Expression(answer.clone()), &rule);
+    let between = if constant { arithmetic(expr) } else { cancelled(expr, &answer) };
+    let last = found.working.0.pop();
+    for (line, rule) in between.into_iter().filter(|(line, _)| *line != answer) {
+        found.working.0.push(Draft::Line {
+            line: Line::Expression(line),
+            reason: words::reason(&rule),
+            role: Role::Follows,
+        });
+    }
+    found.working.0.extend(last);
+    Ok(found)
+}
+
+/// A rational value as a decimal where the problem has decimals, as a mixed number where it has those; `None` where
+/// it is written like any other.
+fn as_typed(expr: &Expr, value: &Quotient) -> Option<Expr> {
+    let value = value.as_constant().filter(|value| !value.is_integer())?;
+    let has = |test: &dyn Fn(&Notation) -> bool| {
+        expr.any(&mut |part| matches!(&part.kind, ExprKind::Number(w) if test(w.notation())))
+    };
+    let size = value.abs();
+    let written: Expr = if has(&|notation| matches!(notation, Notation::Mixed { .. })) {
+        let whole = size.to_integer();
+        let part = size.fract();
+        if num_traits::Zero::is_zero(&whole) {
+            return None;
+        }
+        let mixed = Written::mixed(whole, part.numer().clone(), part.denom().clone())?;
+        ExprKind::Number(mixed).into()
+    } else if has(&|notation| matches!(notation, Notation::Decimal { .. })) {
+        let places = decimal_places(&size).filter(|places| *places <= 8)?;
+        Expr::decimal(&to_decimal_text(&size, places))
+    } else {
+        return None;
+    };
+    Some(if value.is_negative() { written.negative() } else { written })
+}
+
+/// A fraction of polynomials with both factorised, before what they share is cancelled; nothing where they share
+/// nothing.
+fn cancelled(expr: &Expr, answer: &Expr) -> Vec<(Expr, Rule)> {
+    let ExprKind::Divide(above, below) = &expr.kind else { return Vec::new() };
+    let poly = |side: &Expr| {
+        let (none, mut budget) = (Values::new(), Budget::for_verdict());
+        Normaliser::new(&none, &mut budget).build(side).ok()?.as_poly()
+    };
+    let (Some(a), Some(b)) = (poly(above), poly(below)) else { return Vec::new() };
+    let (Ok(a), Ok(b)) = (factored(&a), factored(&b)) else { return Vec::new() };
+    let line = a.over(b);
+    let is_news = line != *expr && line != *answer;
+    if is_news { vec![(line, Rule::Factorise)] } else { Vec::new() }
 }
 
 /// A line that is an expression, in its simplest form.
@@ -211,7 +266,32 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
 ///
 /// # Errors
 /// As [`simplify`].
-pub fn system(line: &Line) -> Result<Worked, String> {
+pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
+    let ways: [(&str, fn(&Line) -> Option<Vec<Step>>); 2] =
+        [("elimination", eliminate), ("substitution", substitute)];
+    let mut fitting: Vec<(&str, Vec<Step>)> =
+        ways.into_iter().filter_map(|(name, work)| Some((name, work(line)?))).collect();
+    if !fitting.is_empty() {
+        let methods = fitting.iter().map(|(name, _)| (*name).to_owned()).collect();
+        // Where a letter stands alone already, it is put in for.
+        let usual = if is_isolated(line) { fitting.len() - 1 } else { 0 };
+        let at = match method {
+            None => usual,
+            Some(wanted) => fitting
+                .iter()
+                .position(|(name, _)| *name == wanted)
+                .ok_or("That method does not fit this problem.")?,
+        };
+        let (name, steps) = fitting.swap_remove(at);
+        return Ok(Worked {
+            working: Working(steps.into_iter().map(Draft::from).collect()),
+            method: name.into(),
+            methods,
+        });
+    }
+    if method.is_some_and(|method| method != "usual") {
+        return Err("That method does not fit this problem.".into());
+    }
     let points = system_points(line).ok_or(NO_FORM)?;
     let one = |point: Values| {
         let each =
@@ -225,4 +305,12 @@ pub fn system(line: &Line) -> Result<Worked, String> {
         _ => Line::AnyOf(lines),
     };
     Ok(two(line.clone(), answer, &Rule::FindSolutions))
+}
+
+/// Whether an equation of the system says what a letter equals.
+fn is_isolated(line: &Line) -> bool {
+    let Line::AllOf(lines) = line else { return false };
+    lines.iter().filter_map(Line::as_equation).any(|(left, right)| {
+        matches!(&left.kind, ExprKind::Symbol(name) if !right.symbols().contains(name))
+    })
 }

@@ -5,6 +5,8 @@
 //! the completed square. Where squaring or multiplying by the unknown may have brought solutions in, the
 //! last line leaves them out. Whoever gives the lines out proves each of them in its role.
 
+mod checks;
+
 use super::steps::{Rule, Step, Unsolved};
 use super::{Interval, Solutions, Writing, sets, solve_linear, zeros};
 use crate::assume::Assumptions;
@@ -96,13 +98,24 @@ pub fn board(
     };
     writer.go_on(line)?;
     let last = writer.steps.last().map(|step| step.line.clone());
-    if last.as_ref() != Some(&answer) {
+    let differs = last.as_ref() != Some(&answer);
+    let mut checked = false;
+    if writer.may_add
+        && let Some(last) = &last
+    {
+        let checks = checks::of(line, last, letter);
+        checked = !checks.is_empty();
+        writer.steps.extend(checks);
+    }
+    if differs {
         let (rule, role) = if writer.may_add {
             (Rule::Reject, Role::Rejects)
         } else {
             (Rule::FindSolutions, Role::Concludes)
         };
         writer.push(answer, rule, role);
+    } else if checked {
+        writer.steps.push(step(answer, Rule::AllFit, Role::Concludes));
     }
     let methods = if writer.methods.is_empty() { vec!["usual"] } else { writer.methods };
     let used = if writer.method.is_empty() { methods[0] } else { writer.method };
@@ -151,7 +164,17 @@ fn between(line: &Line, letter: &str) -> Option<(Line, Rule)> {
     };
     if let [b, a] = one.coefficients() {
         let term = Univariate::new(vec![from_int(0), a.clone()]).to_expr(letter);
-        return Some((is(term, Expr::rational(&-b)), Rule::Collect));
+        let rule = match Univariate::from_poly(&l.as_poly()?, letter).as_ref() {
+            Some(left) if !right.symbols().contains(letter) => match left.coefficients().first() {
+                Some(number) if number.is_positive() => {
+                    Rule::SubtractFromBoth(Expr::rational(number))
+                }
+                Some(number) if number.is_negative() => Rule::AddToBoth(Expr::rational(&-number)),
+                _ => Rule::Collect,
+            },
+            _ => Rule::Collect,
+        };
+        return Some((is(term, Expr::rational(&-b)), rule));
     }
     let all = factors(&poly, &mut budget).ok()?;
     let content = poly.number_content();

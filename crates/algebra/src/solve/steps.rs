@@ -81,6 +81,38 @@ pub enum Rule {
     CombineLogarithms,
     /// The discriminant is negative.
     NegativeDiscriminant(Expr),
+    /// Wrote every equation with its letters on the left.
+    LettersLeft,
+    /// Multiplied the equations of a system until one letter has equal or opposite factors.
+    ScaleEquations,
+    /// Added one equation of a system to the other.
+    AddEquations,
+    /// Subtracted one equation of a system from the other.
+    SubtractEquations,
+    /// Divided the first equation of a system.
+    DivideFirst(Expr),
+    /// Solved one equation of a system for a letter.
+    SolveFor(Expr),
+    /// Put a value for a letter.
+    ReplaceLetter(Expr, Expr),
+    /// Put each solution into the other equation.
+    PutBack,
+    /// Every solution found fits the problem.
+    AllFit,
+    /// Brought fractions to a common denominator.
+    CommonDenominator,
+    /// Multiplied two fractions above and below.
+    MultiplyFractions,
+    /// Wrote the number under a root as a product with a square.
+    TakeSquareOut,
+    /// Multiplied above and below by the other sum of roots.
+    Conjugate,
+    /// Took out what stands both above and below.
+    Cancel,
+    /// Did what is in brackets, or a power, first.
+    BracketsFirst,
+    /// Multiplied and divided before adding.
+    ProductsFirst,
     /// Divided by a negative number, so that the sign turns.
     TurnSign,
 }

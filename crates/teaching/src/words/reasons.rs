@@ -49,6 +49,31 @@ pub fn reason(rule: &Rule) -> String {
         Rule::NegativeDiscriminant(value) => {
             format!("The discriminant is {}, which has no real square root", math(value))
         }
+        Rule::LettersLeft => "Write both equations with the letters on the left".into(),
+        Rule::ScaleEquations => {
+            "Multiply the equations, so that one letter has equal or opposite factors".into()
+        }
+        Rule::AddEquations => "Add the two equations: one letter goes".into(),
+        Rule::SubtractEquations => {
+            "Subtract the second equation from the first: one letter goes".into()
+        }
+        Rule::DivideFirst(by) => format!("Divide the first equation by {}", math(by)),
+        Rule::SolveFor(letter) => format!("Solve for {}", math(letter)),
+        Rule::ReplaceLetter(letter, value) => {
+            format!("Put {} for {}", math(value), math(letter))
+        }
+        Rule::PutBack => "Put each value into the other equation".into(),
+        Rule::AllFit => "Every value fits the problem".into(),
+        Rule::CommonDenominator => "Bring the fractions to a common denominator".into(),
+        Rule::MultiplyFractions => "Multiply what stands above, and what stands below".into(),
+        Rule::TakeSquareOut => "Look for a square number under the root".into(),
+        Rule::Conjugate => {
+            "Multiply above and below by the same sum with the other sign: the root below goes"
+                .into()
+        }
+        Rule::Cancel => "Cancel what stands both above and below".into(),
+        Rule::BracketsFirst => "Brackets and powers come first".into(),
+        Rule::ProductsFirst => "Multiply and divide before adding and subtracting".into(),
         Rule::TurnSign => "Divide by a negative number: the sign turns".into(),
         Rule::Simplify => "Write it in its simplest form".into(),
         Rule::Substitute => "Check: put the value into the problem".into(),
