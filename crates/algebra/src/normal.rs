@@ -16,6 +16,7 @@ pub mod divide;
 mod factor;
 mod half_angles;
 mod kernel;
+mod logarithms;
 mod poly;
 mod powers;
 mod quotient;

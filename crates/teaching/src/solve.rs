@@ -168,7 +168,19 @@ fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAns
             }
             tasks::solve(line, letter, method, assumed)
         }
-        (Some(letter), _) => tasks::rearrange(line, letter, assumed),
+        (Some(letter), _) => {
+            let found = tasks::rearrange(line, letter, assumed);
+            let assumed_more = Assumptions { all_positive: true, ..assumed.clone() };
+            // A formula about lengths and times: where it takes positive letters, that is said.
+            match found {
+                Err(_) if !assumed.all_positive => {
+                    let setting = Setting { assumed: assumed_more.clone(), ..setting };
+                    let found = tasks::rearrange(line, letter, &assumed_more);
+                    return given_out(id, found.map(Worked::for_positive_letters), &setting);
+                }
+                found => found,
+            }
+        }
         (None, _) if matches!(line, Line::AllOf(_)) => tasks::system(line, method),
         (None, _) => {
             Err("There is more than one letter in this: say which one is asked for.".into())

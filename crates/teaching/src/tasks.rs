@@ -9,7 +9,7 @@ use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
     Rule, Step, arithmetic, board, eliminate, formula_values, substitute, system_points,
 };
-use algebra::{Assumptions, Expr, ExprKind, Line, Role};
+use algebra::{Assumptions, Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given};
 use num_traits::{One, Signed};
 
 /// A working with the method it follows and the others that fit.
@@ -20,6 +20,17 @@ pub struct Worked {
     pub method: String,
     /// Every method that fits.
     pub methods: Vec<String>,
+}
+
+impl Worked {
+    /// The same, with what it takes said in the reason of its last line.
+    #[must_use]
+    pub fn for_positive_letters(mut self) -> Self {
+        if let Some(Draft::Line { reason, .. }) = self.working.0.last_mut() {
+            reason.push_str(", all letters being positive");
+        }
+        self
+    }
 }
 
 /// Why a task has no answer.
@@ -254,12 +265,33 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
     let values = formula_values(line, letter, assumed).ok_or(NO_FORM)?;
     let is = |value: Expr| Line::equation(Expr::symbol(letter), value);
     let mut lines: Vec<Line> = values.into_iter().map(is).collect();
+    // With `r > 0` one of two roots goes: whichever is proved to be all that is left.
+    if lines.len() > 1 && !assumed.is_empty() {
+        let setting = Setting { unknown: Some(letter.to_owned()), assumed: assumed.clone() };
+        let alone = lines.iter().position(|one| {
+            let is_all =
+                matches!(compare_given(line, one, &setting), StepVerdict::Equivalent { .. });
+            is_all && !is_negative(one)
+        });
+        if let Some(at) = alone {
+            lines = vec![lines.swap_remove(at)];
+        }
+    }
     let answer = match lines.len() {
         0 => return Err(NO_FORM.into()),
         1 => lines.remove(0),
         _ => Line::AnyOf(lines),
     };
     Ok(two(line.clone(), answer, &Rule::Isolate(Expr::symbol(letter))))
+}
+
+/// Whether the value is written with a sign before it.
+fn is_negative(line: &Line) -> bool {
+    line.as_equation().is_some_and(|(_, value)| match &value.kind {
+        ExprKind::Negative(_) => true,
+        ExprKind::Divide(above, _) => matches!(above.kind, ExprKind::Negative(_)),
+        _ => false,
+    })
 }
 
 /// A system with finitely many solutions.

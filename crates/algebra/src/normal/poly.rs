@@ -321,6 +321,9 @@ impl Poly {
     /// As an expression, for showing: highest powers first, signs as operations.
     #[must_use]
     pub fn to_expr(&self) -> Expr {
+        if let Some(found) = super::logarithms::together(self) {
+            return found;
+        }
         // (1 + √5)/2, not 1/2 + √5/2.
         if self.len() > 1 && self.is_constant() {
             let below = Rational::from_integer(self.number_content().denom().clone());
