@@ -40,6 +40,12 @@ impl Budget {
         Self { left: 200_000, enclosures: BTreeMap::new() }
     }
 
+    /// The budget of naming what was done between two lines.
+    #[must_use]
+    pub const fn for_move() -> Self {
+        Self { left: 30_000, enclosures: BTreeMap::new() }
+    }
+
     /// Spends `steps`.
     ///
     /// # Errors

@@ -14,6 +14,7 @@ mod parser;
 mod token;
 
 pub use error::{Expected, Mend, ReadError, ReadErrorKind};
+pub(crate) use names::are_letters;
 
 use crate::budget;
 use crate::expr::{Expr, Span};

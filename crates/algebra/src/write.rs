@@ -79,3 +79,18 @@ fn unit_before(a: &Expr, b: &Expr) -> Option<&'static str> {
         _ => None,
     }
 }
+
+/// Whether letters at the end of `left` and at the beginning of `right` would be read as a name or a word when they
+/// stand side by side: `co` and `s`.
+fn makes_a_word(left: &str, right: &str) -> bool {
+    let is_letter = |c: &char| c.is_alphabetic() && *c != 'π';
+    let tail: String = {
+        let signs: Vec<char> = left.chars().rev().take_while(is_letter).collect();
+        signs.into_iter().rev().collect()
+    };
+    let head: String = right.chars().take_while(is_letter).collect();
+    if tail.is_empty() || head.is_empty() {
+        return false;
+    }
+    !crate::read::are_letters(&format!("{tail}{head}"))
+}

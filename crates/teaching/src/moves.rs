@@ -162,8 +162,11 @@ impl Sides {
     }
 
     fn new(written: Vec<Expr>, relations: Vec<Relation>) -> Option<Self> {
-        let budget = &mut Budget::for_verdict();
-        let forms = written.iter().map(|side| form(side, budget)).collect::<Option<_>>()?;
+        let budget = &mut Budget::for_move();
+        let forms: Vec<_> = written.iter().map(|side| form(side, budget)).collect::<Option<_>>()?;
+        if forms.iter().any(is_long) {
+            return None;
+        }
         Some(Self { written, forms, relations })
     }
 
@@ -198,6 +201,15 @@ fn upper(expr: &Expr) -> Expr {
 
 fn form(expr: &Expr, budget: &mut Budget) -> Option<Quotient> {
     Normaliser::new(&Values::new(), budget).build(expr).ok()
+}
+
+/// Too long for anybody to see what was done to it.
+fn is_long(value: &Quotient) -> bool {
+    const TERMS: usize = 24;
+    const DEGREE: u32 = 16;
+    [value.numerator(), value.denominator()].iter().any(|poly| {
+        poly.len() > TERMS || poly.terms().any(|(monomial, _)| monomial.degree() > DEGREE)
+    })
 }
 
 fn same(a: &Quotient, b: &Quotient, budget: &mut Budget) -> bool {

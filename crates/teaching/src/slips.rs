@@ -55,7 +55,7 @@ mod split_without_zero;
 mod squared_one_side;
 mod wrong_power_of_ten;
 use algebra::sketch::Sketch;
-use algebra::{Line, Relation, StepVerdict, compare};
+use algebra::{ExprKind, Line, Relation, StepVerdict, compare};
 
 /// A known mistake.
 pub trait Slip: Sync {
@@ -157,6 +157,25 @@ const COMPARED: usize = 60;
 /// The same where a quick look at the student's line tells nothing.
 const COMPARED_BLINDLY: usize = 16;
 
+/// The same where every comparison is dear.
+const COMPARED_HEAVY: usize = 3;
+
+/// Whether a line holds a number or an exponent that nobody would work with on paper.
+fn is_heavy(line: &Line) -> bool {
+    const DIGITS: usize = 14;
+    const EXPONENT: i64 = 12;
+    line.expressions().into_iter().any(|expr| {
+        expr.any(&mut |part| match &part.kind {
+            ExprKind::Number(written) => written.text().len() > DIGITS,
+            ExprKind::Power(_, exponent) => match exponent.as_plain_number() {
+                Some(n) => n > algebra::number::from_int(EXPONENT),
+                None => matches!(exponent.kind, ExprKind::Power(..)),
+            },
+            _ => false,
+        })
+    })
+}
+
 /// The slip that leads from `from` to `to`, if it is a known one. One slip is looked for first, then two
 /// in a row, of which the first is told.
 #[must_use]
@@ -169,7 +188,11 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
         return None;
     }
     let sketch = Sketch::of(to);
-    let mut left = if sketch.tells() { COMPARED } else { COMPARED_BLINDLY };
+    let mut left = match (sketch.tells(), is_heavy(from) || is_heavy(to)) {
+        (_, true) => COMPARED_HEAVY,
+        (true, _) => COMPARED,
+        (false, _) => COMPARED_BLINDLY,
+    };
     let mut same = |wrong: &Line| {
         if !sketch.may_be(wrong) {
             return false;

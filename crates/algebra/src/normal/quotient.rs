@@ -2,7 +2,7 @@
 
 use super::{Atom, Poly};
 use crate::budget::{Budget, Spent};
-use crate::expr::Expr;
+use crate::expr::{Expr, ExprKind};
 use crate::number::Rational;
 use num_traits::{One, Signed, Zero};
 use std::collections::BTreeSet;
@@ -250,7 +250,12 @@ impl Quotient {
             factor = -factor;
         }
         let (above, below) = (self.numerator.scale(&factor), self.denominator.scale(&factor));
-        above.to_expr().over(below.to_expr())
+        let (above, below) = (above.to_expr(), below.to_expr());
+        match (above.kind, below.kind) {
+            (ExprKind::Negative(a), ExprKind::Negative(b)) => a.over(*b),
+            (a, ExprKind::Negative(b)) => Expr::from(a).negative().over(*b),
+            (a, b) => Expr::from(a).over(b.into()),
+        }
     }
 }
 

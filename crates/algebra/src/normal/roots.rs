@@ -43,6 +43,9 @@ impl Normaliser<'_> {
     }
 
     fn number_root(&mut self, index: u32, value: &Rational) -> Built {
+        // Splitting a long number into primes takes its time.
+        let bits = value.numer().bits() + value.denom().bits();
+        self.budget.spend(usize::try_from(bits.saturating_sub(64) * 4).unwrap_or(usize::MAX))?;
         if value.is_negative() {
             if index.is_even() {
                 return Err(NotNormal::Undefined);

@@ -104,7 +104,43 @@ impl Univariate {
     /// The sign of the value at `x`: -1, 0 or 1.
     #[must_use]
     pub fn sign_at(&self, x: &Rational) -> i8 {
-        sign(&self.at(x))
+        // Over one denominator: whole numbers need no common factors taken out on the way.
+        let scale = self.coefficients.iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
+        let mut power = BigInt::one();
+        let mut sum = BigInt::zero();
+        for coefficient in self.coefficients.iter().rev() {
+            let whole = coefficient.numer() * (&scale / coefficient.denom());
+            sum = sum * x.numer() + whole * &power;
+            power *= x.denom();
+        }
+        sign(&Rational::from_integer(sum))
+    }
+
+    /// What [`Univariate::sign_at`] costs there, in steps of the budget.
+    #[must_use]
+    pub fn cost_at(&self, x: &Rational) -> usize {
+        let words = |bits: u64| bits as usize / 64 + 1;
+        let place = words(x.numer().bits().max(x.denom().bits()));
+        let coefficient = self
+            .coefficients
+            .iter()
+            .map(|c| c.numer().bits() + c.denom().bits())
+            .max()
+            .map_or(1, words);
+        let terms = self.coefficients.len();
+        terms * (2 + (terms * place + coefficient) * (place + coefficient) / 32)
+    }
+
+    /// With whole coefficients that have no common factor, and the same signs everywhere.
+    fn whole(&self) -> Self {
+        let below = self.coefficients.iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
+        let whole = |c: &Rational| c.numer() * (&below / c.denom());
+        let common = self.coefficients.iter().fold(BigInt::zero(), |g, c| g.gcd(&whole(c)));
+        if common.is_zero() {
+            return self.clone();
+        }
+        let over = |c: &Rational| Rational::from_integer(whole(c) / &common);
+        Self::new(self.coefficients.iter().map(over).collect())
     }
 
     /// The sign far to the right.
@@ -316,8 +352,7 @@ impl Univariate {
             let (a, b) = (&chain[chain.len() - 2], &chain[chain.len() - 1]);
             let (_, rest) = a.divide(b, budget)?;
             // Only signs matter, so each remainder is scaled to keep its numbers small.
-            let scale = rest.coefficients.last().map_or_else(Rational::one, |c| c.abs());
-            chain.push(Self::new(rest.coefficients.iter().map(|c| -c / &scale).collect()));
+            chain.push(Self::new(rest.whole().coefficients.iter().map(|c| -c).collect()));
         }
         chain.pop();
         Ok(chain)
@@ -385,8 +420,8 @@ fn isolate(
     let count = |x: &Rational| changes(chain.iter().map(|p| p.sign_at(x)));
     let mut waiting = vec![(low, high)];
     while let Some((low, high)) = waiting.pop() {
-        let words = (low.numer().bits() + low.denom().bits()) as usize / 64 + 1;
-        budget.spend(chain.len() * chain.len() * (8 + 2 * words))?;
+        let cost = |x: &Rational| chain.iter().map(|p| p.cost_at(x)).sum::<usize>();
+        budget.spend(cost(&low) + cost(&high))?;
         match count(&low) - count(&high) {
             0 => {}
             1 => found.push(Root::Between(low, high)),

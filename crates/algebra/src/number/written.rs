@@ -45,8 +45,7 @@ impl Written {
         let digits: BigInt = format!("0{whole}{part}").parse().ok()?;
         let places = u32::try_from(part.len()).ok()?;
         let value = Rational::new(digits, BigInt::from(10).pow(places));
-        let notation =
-            if text.contains('.') { Notation::Decimal { places } } else { Notation::Whole };
+        let notation = if places > 0 { Notation::Decimal { places } } else { Notation::Whole };
         Some(Self { value, notation })
     }
 

@@ -105,6 +105,18 @@ fn is_angle(found: &[Token], word: &str) -> bool {
     word.starts_with("rad") && found.last().is_some_and(|token| token.kind == TokenKind::Pi)
 }
 
+/// Whether letters written side by side are read as these letters, and as no name or word.
+#[must_use]
+pub(crate) fn are_letters(run: &str) -> bool {
+    const WORDS: &[&str] =
+        &["or", "and", "so", "then", "of", "let", "no", "u", "put", "set", "where"];
+    let one = run.chars().count() < 2;
+    one || (!WORDS.contains(&run.to_lowercase().as_str())
+        && names_in(run).is_some_and(|names| {
+            names.iter().all(|(kind, ..)| matches!(kind, TokenKind::Letter(_) | TokenKind::Euler))
+        }))
+}
+
 fn names_in(word: &str) -> Option<Vec<(TokenKind, usize, usize)>> {
     let mut found = Vec::new();
     let (mut at, mut row) = (0, 0);

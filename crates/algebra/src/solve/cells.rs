@@ -184,8 +184,8 @@ impl Basis {
             roots.sort_by(|a, b| a.0.bounds().cmp(&b.0.bounds()));
             let touching = |pair: &[(Root, usize)]| pair[0].0.bounds().1 >= pair[1].0.bounds().0;
             let Some(at) = roots.windows(2).position(touching) else { return Ok(()) };
-            budget.spend(200)?;
             for (root, index) in &mut roots[at..=at + 1] {
+                budget.spend(20 + 2 * self.0[*index].cost_at(root.bounds().0))?;
                 root.refine(&self.0[*index]);
             }
         }

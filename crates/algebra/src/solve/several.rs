@@ -37,6 +37,9 @@ pub(crate) fn compare(
         return found;
     }
     for at in trial_points(letters) {
+        if budget.spend(800).is_err() {
+            break;
+        }
         if !assumed.is_empty() && !assumed.admit(&at, &mut budget) {
             continue;
         }

@@ -1,6 +1,6 @@
 //! LaTeX for typesetting; it reads back to the same tree.
 
-use super::{Strength, is_quantity, may_touch, strength, unit_before};
+use super::{Strength, is_quantity, makes_a_word, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::{Line, Piece, Relation};
 use crate::number::Notation;
@@ -147,12 +147,14 @@ fn write(out: &mut String, expr: &Expr) {
         }
         ExprKind::Multiply(a, b) => {
             held(out, a, Strength::Product);
+            let mut next = String::new();
+            held(&mut next, b, Strength::Function);
             if !may_touch(a, b) {
                 out.push_str(" \\times ");
-            } else if ends_in_command(out) {
+            } else if ends_in_command(out) || makes_a_word(out, &next) {
                 out.push(' ');
             }
-            held(out, b, Strength::Function);
+            out.push_str(&next);
         }
         ExprKind::Divide(a, b) => {
             out.push_str("\\frac{");

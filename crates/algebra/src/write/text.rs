@@ -1,6 +1,6 @@
 //! Plain text, as it could be typed; it reads back to the same tree.
 
-use super::{Strength, is_quantity, may_touch, strength, unit_before};
+use super::{Strength, is_quantity, makes_a_word, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind};
 use crate::line::{Line, Piece};
 use crate::number::Notation;
@@ -62,7 +62,13 @@ fn held(out: &mut String, expr: &Expr, least: Strength) {
 fn write(out: &mut String, expr: &Expr) {
     match &expr.kind {
         ExprKind::Number(written) => out.push_str(&written.text()),
-        ExprKind::Symbol(name) => out.push_str(name),
+        ExprKind::Symbol(name) => match name.split_once('_') {
+            // Letters behind the digits of a subscript would be letters of their own.
+            Some((base, mark)) if is_mixed(mark) => {
+                out.push_str(&format!("{base}_{{{mark}}}"));
+            }
+            _ => out.push_str(name),
+        },
         ExprKind::Constant(Constant::Pi) => out.push('π'),
         ExprKind::Unit(unit) => out.push_str(unit.symbol()),
         ExprKind::Multiply(a, b) if unit_before(a, b).is_some() => {
@@ -100,10 +106,14 @@ fn write(out: &mut String, expr: &Expr) {
         }
         ExprKind::Multiply(a, b) => {
             held(out, a, Strength::Product);
+            let mut next = String::new();
+            held(&mut next, b, Strength::Function);
             if !may_touch(a, b) {
                 out.push_str(" × ");
+            } else if makes_a_word(out, &next) {
+                out.push(' ');
             }
-            held(out, b, Strength::Function);
+            out.push_str(&next);
         }
         ExprKind::Divide(a, b) => {
             held(out, a, Strength::Product);
@@ -181,4 +191,9 @@ fn is_plain(expr: &Expr) -> bool {
         ExprKind::Symbol(_) => true,
         _ => false,
     }
+}
+
+/// Digits and letters in one subscript.
+fn is_mixed(mark: &str) -> bool {
+    mark.chars().any(|c| c.is_ascii_digit()) && mark.chars().any(char::is_alphabetic)
 }

@@ -11,7 +11,7 @@ use algebra::normal::Quotient;
 #[must_use]
 pub fn attempted(from: &Line, to: &Line) -> Option<String> {
     let (before, after) = (Sides::of(from)?, Sides::of(to)?);
-    let budget = &mut Budget::for_verdict();
+    let budget = &mut Budget::for_move();
     let rooted = powers::between(&before, &after)
         .filter(|moves| matches!(moves[..], [.., Move::Raise(_) | Move::Root(_)]));
     match rooted {
@@ -48,5 +48,5 @@ fn by_zero(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<String> {
 fn primitive(value: &Quotient) -> Option<Quotient> {
     let content = value.numerator().number_content();
     let factor = Quotient::constant(content).reciprocal()?;
-    value.times(&factor, &mut Budget::for_verdict()).ok()
+    value.times(&factor, &mut Budget::for_move()).ok()
 }

@@ -65,7 +65,7 @@ fn is_solved(line: &Line) -> bool {
 fn opposite(from: &Line, cases: &[Line]) -> Option<Vec<Move>> {
     let [first, second] = cases else { return None };
     let ((a, b), (c, d)) = (first.as_equation()?, second.as_equation()?);
-    let budget = &mut Budget::for_verdict();
+    let budget = &mut Budget::for_move();
     let mut value = |e: &Expr| form(e, budget);
     let (left, other) = (value(a)?, value(c)?);
     let (up, down) = (value(b)?, value(d)?);
@@ -109,7 +109,7 @@ fn formula(from: &Line, to: &Line) -> Option<Vec<Move>> {
 
 /// One equation of a system with a letter replaced by what another says it is.
 fn substituted(lines: &[Line], to: &Line) -> Option<Vec<Move>> {
-    let budget = &mut Budget::for_verdict();
+    let budget = &mut Budget::for_move();
     let (c, d) = to.as_equation()?;
     let target = form(&c.clone().minus(d.clone()), budget)?;
     for (index, line) in lines.iter().enumerate() {

@@ -1,7 +1,7 @@
 //! Powers and roots of both sides, logarithms, and what undoes them.
 
 use super::sides::changed;
-use super::{Move, Sides, form, same, summands};
+use super::{Move, Sides, form, is_long, same, summands};
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Quotient, Values};
 use algebra::{Expr, ExprKind, Function, Relation};
@@ -13,7 +13,7 @@ const POWERS: [u32; 4] = [2, 3, 4, 5];
 pub(super) fn between(from: &Sides, to: &Sides) -> Option<Vec<Move>> {
     from.as_equation()?;
     to.as_equation()?;
-    let budget = &mut Budget::for_verdict();
+    let budget = &mut Budget::for_move();
     raised(from, to, budget)
         .or_else(|| rooted(from, to, budget))
         .or_else(|| logarithms(from, to, budget))
@@ -90,6 +90,9 @@ fn raised(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
         for exponent in POWERS {
             let Ok(above) = left.power(exponent, budget) else { continue };
             let Ok(below) = right.power(exponent, budget) else { continue };
+            if is_long(&above) || is_long(&below) {
+                break;
+            }
             if let Some(more) = rest(&bare(above, below), to, budget) {
                 let first = taken(part).into_iter().chain([Move::Raise(exponent)]);
                 return Some(first.chain(more).collect());
@@ -114,6 +117,9 @@ fn rooted(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
         for index in POWERS {
             let Ok(above) = left.power(index, budget) else { continue };
             let Ok(below) = right.power(index, budget) else { continue };
+            if is_long(&above) || is_long(&below) {
+                break;
+            }
             if let Some(mut moves) = rest(from, &bare(above, below), budget) {
                 moves.push(Move::Root(index));
                 // What was taken away to see the root was added by the writer.

@@ -14,7 +14,7 @@ const MOST_TERMS: usize = 3;
 
 /// What was done to all sides.
 pub(super) fn between(from: &Sides, to: &Sides) -> Option<Vec<Move>> {
-    let budget = &mut Budget::for_verdict();
+    let budget = &mut Budget::for_move();
     if let Some(found) = cross_multiplied(from, to, budget).or_else(|| inverted(from, to, budget)) {
         return Some(vec![found]);
     }
@@ -133,7 +133,7 @@ fn appear(from: &Sides, p: &Quotient) -> bool {
         .written
         .iter()
         .flat_map(summands)
-        .filter_map(|part| form(&part, &mut Budget::for_verdict())?.as_poly())
+        .filter_map(|part| form(&part, &mut Budget::for_move())?.as_poly())
         .flat_map(|poly| poly.terms().map(|(m, _)| m.clone()).collect::<Vec<_>>())
         .collect();
     let whole = |factor: &algebra::Rational| factor.is_integer();
