@@ -164,7 +164,7 @@ pub fn equal_given(left: &Expr, right: &Expr, assumed: &Assumptions) -> Verdict 
 /// Points that agree from afar before a proof is looked for.
 const AGREEING: usize = 24;
 /// Points that are looked at exactly when there is no proof.
-const LOOKS: usize = 24;
+const LOOKS: usize = 12;
 
 /// One comparison of two expressions.
 struct Comparison<'a> {

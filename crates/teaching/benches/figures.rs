@@ -4,11 +4,14 @@
 //! kind of line, and a list of hostile ones. A harness of its own, because the figures asked for are those
 //! of single questions (the 50th and 99th of a hundred, and the worst), which are lost in averages.
 
+#[path = "../tests/tables/mod.rs"]
+mod all;
+
 use algebra::{
     Assumptions, Line, Options, Setting, compare_given, judge_alone_given, read_line_with,
 };
+use all::TABLES;
 use std::hint::black_box;
-use std::path::Path;
 use std::time::{Duration, Instant};
 use teaching::check::{CheckRequest, answer};
 
@@ -25,16 +28,9 @@ struct Question {
 }
 
 fn questions() -> Vec<Question> {
-    let folder = Path::new(env!("CARGO_MANIFEST_DIR")).join("tests/tables");
-    let mut files: Vec<_> = std::fs::read_dir(folder)
-        .expect("the folder of tables")
-        .map(|entry| entry.expect("an entry").path())
-        .collect();
-    files.sort();
     let mut found = Vec::new();
-    for file in files {
-        let rows = std::fs::read_to_string(file).expect("a table");
-        for row in rows.lines().filter(|row| !row.starts_with('#') && !row.trim().is_empty()) {
+    for (_, rows) in TABLES {
+        for row in rows.iter().copied() {
             let asked = row.split_once(" => ").map_or(row, |(asked, _)| asked);
             let mut parts: Vec<&str> = asked.split(" ;").map(str::trim).collect();
             let lines = parts.remove(0);

@@ -5,37 +5,10 @@
 //! `HONEY_LADDER_BLESS=1` the test writes down what is said now, to be read line by line before it is
 //! committed.
 
-#[path = "tables/circular.rs"]
-mod circular;
-#[path = "tables/circular_equations.rs"]
-mod circular_equations;
-#[path = "tables/equations.rs"]
-mod equations;
-#[path = "tables/identities.rs"]
-mod identities;
-#[path = "tables/inequalities.rs"]
-mod inequalities;
-#[path = "tables/inverse_functions.rs"]
-mod inverse_functions;
-#[path = "tables/polynomials_and_quotients.rs"]
-mod polynomials_and_quotients;
-#[path = "tables/powers_and_logarithms.rs"]
-mod powers_and_logarithms;
-#[path = "tables/quantities.rs"]
-mod quantities;
-#[path = "tables/readings.rs"]
-mod readings;
-#[path = "tables/roots.rs"]
-mod roots;
-#[path = "tables/solution_sets.rs"]
-mod solution_sets;
-#[path = "tables/spellings.rs"]
-mod spellings;
-#[path = "tables/systems_and_letters.rs"]
-mod systems_and_letters;
-#[path = "tables/whole_exponents.rs"]
-mod whole_exponents;
+#[path = "tables/mod.rs"]
+mod all;
 
+use all::TABLES;
 use std::fmt::Write as _;
 use std::path::Path;
 use teaching::check::{CheckAnswer, CheckRequest, answer};
@@ -87,24 +60,6 @@ fn request(row: &str) -> CheckRequest {
     }
     request
 }
-
-const TABLES: &[(&str, &[&str])] = &[
-    ("circular", circular::ROWS),
-    ("circular_equations", circular_equations::ROWS),
-    ("equations", equations::ROWS),
-    ("identities", identities::ROWS),
-    ("inequalities", inequalities::ROWS),
-    ("inverse_functions", inverse_functions::ROWS),
-    ("polynomials_and_quotients", polynomials_and_quotients::ROWS),
-    ("powers_and_logarithms", powers_and_logarithms::ROWS),
-    ("quantities", quantities::ROWS),
-    ("readings", readings::ROWS),
-    ("roots", roots::ROWS),
-    ("solution_sets", solution_sets::ROWS),
-    ("spellings", spellings::ROWS),
-    ("systems_and_letters", systems_and_letters::ROWS),
-    ("whole_exponents", whole_exponents::ROWS),
-];
 
 /// What is asked, and what is said now.
 fn answered(row: &str) -> (String, String) {

@@ -1,0 +1,36 @@
+//! Every table, with its name. Each row was looked at by a person.
+
+mod circular;
+mod circular_equations;
+mod equations;
+mod identities;
+mod inequalities;
+mod inverse_functions;
+mod polynomials_and_quotients;
+mod powers_and_logarithms;
+mod quantities;
+mod readings;
+mod roots;
+mod solution_sets;
+mod spellings;
+mod systems_and_letters;
+mod whole_exponents;
+
+/// The name of each table and its rows.
+pub const TABLES: &[(&str, &[&str])] = &[
+    ("circular", circular::ROWS),
+    ("circular_equations", circular_equations::ROWS),
+    ("equations", equations::ROWS),
+    ("identities", identities::ROWS),
+    ("inequalities", inequalities::ROWS),
+    ("inverse_functions", inverse_functions::ROWS),
+    ("polynomials_and_quotients", polynomials_and_quotients::ROWS),
+    ("powers_and_logarithms", powers_and_logarithms::ROWS),
+    ("quantities", quantities::ROWS),
+    ("readings", readings::ROWS),
+    ("roots", roots::ROWS),
+    ("solution_sets", solution_sets::ROWS),
+    ("spellings", spellings::ROWS),
+    ("systems_and_letters", systems_and_letters::ROWS),
+    ("whole_exponents", whole_exponents::ROWS),
+];
