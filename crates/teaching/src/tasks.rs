@@ -294,13 +294,15 @@ fn is_negative(line: &Line) -> bool {
     })
 }
 
+/// A way to work a system.
+type Way = fn(&Line) -> Option<Vec<Step>>;
+
 /// A system with finitely many solutions.
 ///
 /// # Errors
 /// As [`simplify`].
 pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
-    let ways: [(&str, fn(&Line) -> Option<Vec<Step>>); 2] =
-        [("elimination", eliminate), ("substitution", substitute)];
+    let ways: [(&str, Way); 2] = [("elimination", eliminate), ("substitution", substitute)];
     let mut fitting: Vec<(&str, Vec<Step>)> =
         ways.into_iter().filter_map(|(name, work)| Some((name, work(line)?))).collect();
     if !fitting.is_empty() {

@@ -2,7 +2,7 @@
 //! point of every interval of its domain. So inverse functions are compared, whose identities hold on one
 //! interval and fail on the next.
 
-use super::{Verdict, equal_given, value_at};
+use super::{Comparison, value_at};
 use crate::assume::Assumptions;
 use crate::budget::Budget;
 use crate::derivative::derivative;
@@ -33,14 +33,17 @@ fn proved(left: &Expr, right: &Expr, letter: &str, assumed: &Assumptions) -> Opt
     let none = Values::new();
     let mut forms = Normaliser::new(&none, budget);
     forms.build(&difference).ok()?;
-    forms.build(&slope).ok()?;
-    let inside = assumed.with(inside(&forms.needs), letter);
+    let slope_form = forms.build(&slope).ok()?;
+    let needs = forms.needs;
+    let inside = assumed.with(inside(&needs), letter);
     let pieces = match sets::solutions(&inside, letter).ok()? {
         Solutions::AllReals => vec![Interval { low: None, high: None }],
         Solutions::Intervals(pieces) => pieces,
         _ => return None,
     };
-    if !matches!(equal_given(&slope, &Expr::int(0), assumed), Verdict::Equal { .. }) {
+    let (zero, letters) = (Expr::int(0), vec![letter.to_owned()]);
+    let flat = Comparison { left: &slope, right: &zero, assumed, letters };
+    if !slope_form.is_zero() && !flat.is_zero(&slope_form, &needs) {
         return Some(false);
     }
     let mut is_zero_at = |value: Quotient| {

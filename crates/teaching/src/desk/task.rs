@@ -154,14 +154,16 @@ impl Task {
         }
         match self.compare(&self.problem, meant) {
             StepVerdict::Equivalent { .. } => progress.may_have_added = false,
-            StepVerdict::NotEquivalent(found) if progress.may_have_added => {
-                if solved(meant) && !found.gained.is_empty() {
-                    let told = words::values(&self.unknown, &found.gained);
-                    progress.left_in = Some(format!(
-                        "Put {told} into the problem: it does not fit there. Leave it out."
-                    ));
-                }
+            StepVerdict::NotEquivalent(found)
+                if progress.may_have_added && solved(meant) && !found.gained.is_empty() =>
+            {
+                let told = words::values(&self.unknown, &found.gained);
+                progress.left_in = Some(format!(
+                    "Put {told} into the problem: it does not fit there. Leave it out."
+                ));
             }
+            // The check at the end is still to come.
+            StepVerdict::NotEquivalent(_) if progress.may_have_added => {}
             StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {
                 let step = StepVerdict::NotEquivalent(found);
                 let says = words::step_says(&step, &self.unknown).says;
