@@ -326,7 +326,18 @@ pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
     if method.is_some_and(|method| method != "usual") {
         return Err("That method does not fit this problem.".into());
     }
-    let points = system_points(line).ok_or(NO_FORM)?;
+    let Some(points) = system_points(line) else {
+        // Equations that say the same: every point of the first.
+        let first = match line {
+            Line::AllOf(lines) => lines.first().ok_or(NO_FORM)?,
+            _ => return Err(NO_FORM.into()),
+        };
+        let is_all = compare_given(line, first, &Setting::default());
+        return match is_all {
+            StepVerdict::Equivalent { .. } => Ok(two(line.clone(), first.clone(), &Rule::SaySame)),
+            _ => Err(NO_FORM.into()),
+        };
+    };
     let one = |point: Values| {
         let each =
             point.into_iter().map(|(name, v)| Line::equation(Expr::symbol(&name), v.to_expr()));

@@ -500,6 +500,44 @@ fn first_apart(
     })
 }
 
+/// Progressions that are one, or halves of one, put together: `2πn` and `π + 2πn` are `πn`.
+fn merged(
+    progressions: Vec<(Quotient, Quotient)>,
+    budget: &mut Budget,
+) -> Vec<(Quotient, Quotient)> {
+    let half = Quotient::constant(Rational::new(1.into(), 2.into()));
+    let mut found: Vec<(Quotient, Quotient)> = Vec::new();
+    for (start, step) in progressions {
+        let mut place = None;
+        for (at, (first, size)) in found.iter().enumerate() {
+            let apart = start.minus(first, budget).ok();
+            let ratio = apart.and_then(|apart| {
+                let by = size.reciprocal()?;
+                apart.times(&by, budget).ok()?.cancelled(budget).ok()?.as_constant()
+            });
+            let same = size.minus(&step, budget).is_ok_and(|difference| difference.is_zero());
+            match ratio.filter(|_| same) {
+                Some(ratio) if ratio.is_integer() => place = Some((at, false)),
+                Some(ratio) if (ratio.clone() * from_int(2)).is_integer() => {
+                    place = Some((at, true));
+                }
+                _ => continue,
+            }
+            break;
+        }
+        match place {
+            Some((_, false)) => {}
+            Some((at, true)) => {
+                if let Ok(step) = step.times(&half, budget) {
+                    found[at].1 = step;
+                }
+            }
+            None => found.push((start, step)),
+        }
+    }
+    found
+}
+
 /// `x = π/6 + 2πn or x = 5π/6 + 2πn`: the solutions of an equation that repeats itself.
 pub(crate) fn general_solution(line: &Line, letter: &str) -> Option<Line> {
     let mut budget = Budget::for_verdict();
@@ -512,7 +550,7 @@ pub(crate) fn general_solution(line: &Line, letter: &str) -> Option<Line> {
     }
     let count = Expr::symbol(if letter == "n" { "k" } else { "n" });
     let mut lines: Vec<Line> = Vec::new();
-    for (start, step) in critical.zeros.progressions {
+    for (start, step) in merged(critical.zeros.progressions, budget) {
         let next = start.plus(&step, budget).ok()?;
         let holds =
             formula.holds(letter, &start, budget)? && formula.holds(letter, &next, budget)?;

@@ -95,6 +95,8 @@ pub enum Rule {
     SolveFor(Expr),
     /// Put a value for a letter.
     ReplaceLetter(Expr, Expr),
+    /// The equations of a system say the same.
+    SaySame,
     /// Put each solution into the other equation.
     PutBack,
     /// Every solution found fits the problem.

@@ -62,6 +62,9 @@ pub fn reason(rule: &Rule) -> String {
         Rule::ReplaceLetter(letter, value) => {
             format!("Put {} for {}", math(value), math(letter))
         }
+        Rule::SaySame => {
+            "The equations say the same: every point of this line is a solution".into()
+        }
         Rule::PutBack => "Put each value into the other equation".into(),
         Rule::AllFit => "Every value fits the problem".into(),
         Rule::CommonDenominator => "Bring the fractions to a common denominator".into(),
