@@ -110,8 +110,110 @@ async fn a_line_that_drops_or_adds_a_solution_is_told_so() {
     browser.keys("\u{e007}").await; // enter
     browser.into_maths("Line 2").await;
     browser.keys("x^2=25").await;
-    browser.until(&format!("{VERDICTS} === 'drops a solution,adds a solution'")).await;
+    browser.until(&format!("{VERDICTS} === 'drops a solution,holds'")).await;
+    browser.see_text("This step may add a solution: check at the end.").await;
     let typed = browser.ask("document.querySelectorAll('math-field')[1].value").await;
     assert_eq!(typed, "x^2=25", "the equals sign stands on the line again");
+    browser.select_all().await;
+    browser.keys("x=5 or x=7").await;
+    browser.until(&format!("{VERDICTS} === 'drops a solution,adds a solution'")).await;
+    browser.close().await;
+}
+
+/// A ladder with one rung, posed by hand.
+async fn by_hand(program: &Program, line: &str, prompt: &str) -> (u64, u64, String) {
+    let db = &program.scratch.db;
+    let (orla, ladder) = program.demo_ladder().await;
+    let mut posed = ladder.ladder.clone();
+    posed.rungs.truncate(1);
+    (posed.rungs[0].line, posed.rungs[0].prompt) = (line.into(), prompt.into());
+    posed.rungs[0].unknown = "x".into();
+    posed.rungs[0].figure = None;
+    let id = store::ladder::create(db, orla, ladder.lesson, "By hand", &posed).await.expect("kept");
+    let link = store::ladder::find(db, orla, id).await.expect("kept").link;
+    (orla, id, link)
+}
+
+#[tokio::test]
+async fn a_root_equation_is_worked_to_its_check_with_pictures_and_hints() {
+    let program = Program::start().await;
+    let (orla, id, link) = by_hand(&program, "sqrt(x+6) = x", "Solve $\\sqrt{x+6} = x$.").await;
+    let browser = Browser::open(1280, 900).await;
+    browser.go(&format!("{}/desk/{link}", program.url)).await;
+    browser.fill("First name", "Sanna").await;
+    browser.press("Sit down").await;
+
+    // What squaring brought in is left out at the end, and then every line holds.
+    for (number, line, verdicts) in [
+        (1, "x+6=x^2", "holds"),
+        (2, "x=3 or x=-2", "holds,adds a solution"),
+        (3, "x=3", "holds,holds,holds"),
+    ] {
+        browser.into_maths(&format!("Line {number}")).await;
+        browser.keys(line).await;
+        browser.until(&format!("{VERDICTS} === '{verdicts}'")).await;
+        if number < 3 {
+            browser.keys("\u{e007}").await; // enter
+        }
+    }
+    browser.see_text("Finished. Every line holds.").await;
+    browser.see_text("square both sides").await;
+
+    // The picture shows one crossing above and two below, and names none of them.
+    browser.see("(//button[normalize-space(.) = 'See it'])[1]").await.click().await.expect("shown");
+    browser.until("document.querySelectorAll('.step .scene').length === 4").await;
+    let told = "[...document.querySelectorAll('.step .scene')].map((s) => s.getAttribute('aria-label')).join('|')";
+    let told = browser.ask(told).await;
+    let told = told.as_str().expect("words");
+    assert!(
+        told.contains("They meet at one place.") && told.contains("They meet at 2 places."),
+        "{told}"
+    );
+    let dots = "[...document.querySelectorAll('.step section')].map((s) => s.querySelectorAll('circle').length).join()";
+    assert_eq!(browser.ask(dots).await, "2,4");
+
+    // The working as a picture of its own.
+    let svg = format!("fetch('/api/desk/{link}/rungs/1/working.svg').then((r) => r.text())");
+    let svg = browser.ask_later(&svg).await;
+    assert!(svg.as_str().is_some_and(|svg| svg.starts_with("<svg")), "{svg}");
+
+    // Hints come one at a time, as strong as the teacher allows.
+    browser.into_maths("Line 3").await;
+    browser.select_all().await;
+    browser.keys("x=4").await;
+    browser.until(&format!("{VERDICTS} === 'holds,holds,breaks'")).await;
+    browser.press("A hint").await;
+    browser.press("A stronger hint").await;
+    browser.until("document.querySelectorAll('.hints li').length === 2").await;
+    store::ladder::set_hints(&program.scratch.db, orla, id, 0).await.expect("kept");
+    browser.go(&format!("{}/desk/{link}", program.url)).await;
+    browser.until(&format!("{VERDICTS} === 'holds,holds,breaks'")).await;
+    assert_eq!(browser.count(".hints").await, 0);
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn a_teacher_says_how_strong_hints_may_be() {
+    let program = Program::start().await;
+    let (orla, id, _) = by_hand(&program, "3x = 12", "Solve $3x = 12$.").await;
+    let browser = Browser::open(1280, 900).await;
+    browser.go(&program.url).await;
+    browser.fill("Sign-in name", "orla").await;
+    browser.fill("Password", "clover-and-heather").await;
+    browser.press("Sign in").await;
+    browser.see_text("Your shelf").await;
+    browser.go(&format!("{}/ladders/{id}", program.url)).await;
+    browser
+        .see("//label[contains(@class, 'hints')]//div[contains(@class, 'el-select__wrapper')]")
+        .await
+        .click()
+        .await
+        .expect("opened");
+    browser.see("//li[contains(@class, 'el-select-dropdown__item')][normalize-space(.) = 'Where to look']").await.click().await.expect("chosen");
+    browser
+        .until("document.querySelector('.hints .el-select').innerText.includes('Where to look')")
+        .await;
+    let kept = store::ladder::find(&program.scratch.db, orla, id).await.expect("kept");
+    assert_eq!(kept.hints, 1);
     browser.close().await;
 }

@@ -295,3 +295,69 @@ async fn the_catalogue_is_there_to_choose_from() {
     }
     assert!(skills.as_array().map(Vec::len) >= Some(2));
 }
+
+#[tokio::test]
+async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
+    let teacher = teacher().await;
+    let lesson = teacher.lesson("Equations", 7).await;
+    let one = json!({"skills": ["equations.linear"], "grip": 2, "tilt": 0, "climb": 0, "seed": 6});
+    let new = json!({"title": "Climb", "order": one});
+    let path = format!("/api/lessons/{lesson}/ladders");
+    let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
+    let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;
+    assert_eq!(opened["hints"], 3, "all hints, unless the teacher says otherwise");
+    let desk = format!("/api{}", opened["desk"].as_str().expect("a link"));
+    let picture = format!("{desk}/rungs/1/lines/1/picture");
+    let copy = format!("{desk}/rungs/1/working.svg");
+
+    let mut hana = Teacher { app: teacher.app.clone(), cookie: String::new() };
+    for path in [&picture, &copy] {
+        let (status, ..) = hana.raw("GET", path, None).await;
+        assert_eq!(status, StatusCode::UNAUTHORIZED, "{path} before joining");
+    }
+    let joining = Some(json!({"name": "Hana"}));
+    let (_, _, cookie) = hana.raw("POST", &format!("{desk}/join"), joining).await;
+    hana.cookie = cookie.expect("a cookie");
+    let seated = hana.ask("GET", &desk, None).await;
+    assert_eq!(seated["rungs"][0]["keypad"]["letters"][0], "x");
+
+    // A line that breaks comes with hints, as strong as the teacher allows.
+    let written =
+        |based_on: u32| Some(json!({"based_on": based_on, "lines": [{"text": "x = 1000"}]}));
+    let kept = hana.ask("PUT", &format!("{desk}/rungs/1"), written(0)).await;
+    let count =
+        |kept: &Value| kept["judgement"]["lines"][0]["hints"].as_array().map_or(0, Vec::len);
+    assert!(count(&kept) >= 2, "{kept}");
+    let hints = format!("/api/ladders/{id}/hints");
+    for (allowed, given) in [(1, 1), (0, 0)] {
+        let (status, ..) = teacher.raw("PUT", &hints, Some(json!({"hints": allowed}))).await;
+        assert_eq!(status, StatusCode::NO_CONTENT);
+        let seated = hana.ask("GET", &desk, None).await;
+        assert_eq!(count(&seated["written"][0]), given);
+    }
+    let (status, says) = teacher.refused("PUT", &hints, json!({"hints": 4})).await;
+    assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert!(says.contains("three strengths"), "{says}");
+
+    // The step as pictures, and the whole working as one.
+    let scenes = hana.ask("GET", &picture, None).await;
+    for line in ["above", "line"] {
+        assert!(scenes[line]["curves"]["shapes"].as_array().is_some_and(|all| all.len() > 4));
+        assert!(
+            scenes[line]["solutions"]["describes"].as_str().is_some_and(|d| d.contains("Marked"))
+        );
+    }
+    let (status, svg, _) = hana.raw("GET", &copy, None).await;
+    assert_eq!(status, StatusCode::OK);
+    assert!(String::from_utf8(svg).expect("text").starts_with("<svg"));
+    let (status, says) =
+        hana.refused("GET", &format!("{desk}/rungs/1/lines/7/picture"), json!(null)).await;
+    assert_eq!(status, StatusCode::NOT_FOUND);
+    assert_eq!(says, "There is nothing to draw for this step.");
+
+    // Nobody else's ladder.
+    let mut stranger = Teacher { app: teacher.app.clone(), cookie: String::new() };
+    stranger.cookie.clone_from(&hana.cookie);
+    let (status, ..) = stranger.raw("PUT", &hints, Some(json!({"hints": 3}))).await;
+    assert_eq!(status, StatusCode::UNAUTHORIZED);
+}

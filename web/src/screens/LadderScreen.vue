@@ -92,9 +92,9 @@ async function allow(hints: number): Promise<void> {
 }
 .hints {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
-  white-space: nowrap;
+  gap: 4px 8px;
 }
 .hints .el-select {
   inline-size: 200px;

@@ -135,6 +135,10 @@ impl Grid {
                     open.push(cut(before, point));
                     found.push(std::mem::take(&mut open));
                 }
+                // Through the whole height between two points.
+                (false, Some(before)) if (before[1] > self.y[1]) != (point[1] > self.y[1]) => {
+                    found.push(vec![cut(point, before), cut(before, point)]);
+                }
                 (false, _) => {}
             }
         }

@@ -36,6 +36,10 @@ pub fn draw(letter: &str, from: f64, to: f64, stretches: &[Stretch]) -> Scene {
         }
         for (mark, closed) in ends.into_iter().zip(stretch.closed) {
             let Some(Mark { at, label }) = mark else { continue };
+            // One value is one disc.
+            if shapes.last().is_some_and(|last| is_at(last, place(*at))) {
+                continue;
+            }
             let x = place(*at);
             let hollow = !closed;
             shapes.push(Shape::Dot { x, y: AXIS, radius: 7.0, tone: Tone::Deep, hollow });
@@ -53,6 +57,10 @@ pub fn draw(letter: &str, from: f64, to: f64, stretches: &[Stretch]) -> Scene {
         }
     };
     Scene { width: WIDTH, height: 74.0, shapes, labels, describes }
+}
+
+fn is_at(shape: &Shape, across: f64) -> bool {
+    matches!(shape, Shape::Dot { x, .. } if (x - across).abs() < 1e-9)
 }
 
 fn told(stretch: &Stretch, letter: &str) -> String {

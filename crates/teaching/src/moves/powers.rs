@@ -14,7 +14,8 @@ pub(super) fn between(from: &Sides, to: &Sides) -> Option<Vec<Move>> {
     from.as_equation()?;
     to.as_equation()?;
     let budget = &mut Budget::for_move();
-    raised(from, to, budget)
+    squared(from, to, budget)
+        .or_else(|| raised(from, to, budget))
         .or_else(|| rooted(from, to, budget))
         .or_else(|| logarithms(from, to, budget))
         .or_else(|| undone(from, to, budget))
@@ -36,6 +37,20 @@ fn rest(between: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
         return Some(Vec::new());
     }
     changed(between, to, budget).filter(|moves| moves.len() <= 2)
+}
+
+/// `x = 5`, and below it `x^2 = 25`: both sides as they stand.
+fn squared(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<Vec<Move>> {
+    let ((a, b), (c, d)) = (from.as_equation()?, to.as_equation()?);
+    let found = [2, 3].into_iter().find(|&exponent| {
+        let mut is = |side: &Quotient, power: &Quotient| {
+            side.power(exponent, budget).is_ok_and(|raised| same(&raised, power, budget))
+        };
+        is(a, c) && is(b, d)
+    });
+    // One and zero are their own squares.
+    let changes = !same(a, c, budget) || !same(b, d, budget);
+    found.filter(|_| changes).map(|exponent| vec![Move::Raise(exponent)])
 }
 
 fn roots(sides: &Sides) -> usize {

@@ -153,6 +153,7 @@ fn what_needs_care_is_named_too() {
         ("x(x-2) = 0",       "x = 2",          Some("divided by $x$, which may be $0$")),
         ("sqrt(x+6) = x",    "x + 6 = x^2",    Some("square both sides")),
         ("x^2 = 9",          "x = 3",          Some("take the square root of both sides")),
+        ("x = 5",            "x^2 = 25",       Some("square both sides")),
         ("x = 3",            "x^2 = 3x",       Some("multiplied by $x$, which may be $0$")),
         ("x = 3",            "x = 4",          None),
     ] {
