@@ -132,12 +132,6 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
 .help {
   grid-column: 1 / -1;
 }
-@media print {
-  .tools,
-  .see {
-    display: none;
-  }
-}
 .breaks .field,
 .drops_solution .field,
 .adds_solution .field {
@@ -150,5 +144,11 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
 }
 .el-button + .el-button {
   margin-inline-start: 0;
+}
+@media print {
+  .tools,
+  .see {
+    display: none;
+  }
 }
 </style>

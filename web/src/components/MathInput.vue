@@ -181,4 +181,14 @@ defineExpose({ focus: () => field.value?.focus(), select })
 .math-field::part(virtual-keyboard-toggle) {
   color: var(--honey-deep);
 }
+@media print {
+  .math-field {
+    border: 0;
+    padding-block: 2px;
+    background: none;
+  }
+  .math-field::part(virtual-keyboard-toggle) {
+    display: none;
+  }
+}
 </style>

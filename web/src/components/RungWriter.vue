@@ -119,13 +119,6 @@ onMounted(() => {
   list-style: none;
   border-inline-start: var(--rail) solid var(--honey);
 }
-@media print {
-  .foot,
-  .lead,
-  .notice {
-    display: none;
-  }
-}
 .foot {
   display: flex;
   flex-wrap: wrap;
@@ -156,5 +149,12 @@ onMounted(() => {
 .notice.finished {
   background: color-mix(in srgb, var(--verdict-holds) 14%, var(--card));
   font-weight: 650;
+}
+@media print {
+  .foot,
+  .lead,
+  .notice {
+    display: none;
+  }
 }
 </style>

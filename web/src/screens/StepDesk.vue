@@ -96,12 +96,6 @@ async function leave(): Promise<void> {
   margin-inline: auto;
   padding: 12px clamp(12px, 4vw, 28px) calc(120px + var(--keyboard, 0px));
 }
-@media print {
-  .rungs,
-  .link {
-    display: none;
-  }
-}
 header {
   display: flex;
   align-items: center;
@@ -175,5 +169,11 @@ header {
 }
 .stage {
   margin-inline-start: 8px;
+}
+@media print {
+  .rungs,
+  .link {
+    display: none;
+  }
 }
 </style>

@@ -5,7 +5,7 @@ use crate::scene::{Anchor, Label, Scene, Shape, Tone};
 use teaching::figure::{Mark, Stretch};
 
 const WIDTH: f64 = 420.0;
-const MARGIN: f64 = 22.0;
+const MARGIN: f64 = 18.0;
 const AXIS: f64 = 40.0;
 
 /// Lays the line out from `from` to `to`.
