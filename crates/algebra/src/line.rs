@@ -131,7 +131,7 @@ pub enum Line {
     NoSolution,
     /// "all real numbers"
     AllReals,
-    /// Words, with the mathematics found in them as far as this crate can tell: none yet.
+    /// Words. What stands in them is found by `read::quantities_in`.
     Sentence(Span),
 }
 

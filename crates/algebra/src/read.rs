@@ -11,10 +11,12 @@ mod error;
 mod lines;
 mod names;
 mod parser;
+mod sentence;
 mod token;
 
 pub use error::{Expected, Mend, ReadError, ReadErrorKind};
 pub(crate) use names::are_letters;
+pub use sentence::quantities_in;
 
 use crate::budget;
 use crate::expr::{Expr, Span};
