@@ -160,6 +160,8 @@ impl Normaliser<'_> {
         match atom {
             Atom::Constant(Constant::Euler) => Ok(Quotient::constant(Rational::one())),
             Atom::Kernel(k) => match (k.kind, &k.arguments[..]) {
+                // 1 or -1: its size is 1.
+                (KernelKind::SignPower, _) => Ok(Quotient::default()),
                 (KernelKind::PrimeRoot, [a]) => {
                     let inside = self.ln_of_size(a)?;
                     Ok(inside.times(&part(2), self.budget)?)

@@ -83,7 +83,14 @@ impl<'a> Normaliser<'a> {
                 {
                     continue;
                 }
-                let one = if term.is_one() {
+                let inner = sign_power_of(&factor);
+                let one = if let Some((of, already)) = inner.filter(|_| !term.is_one()) {
+                    let flat = flat(&already.times(term));
+                    let exponent = Quotient::whole(Poly::term(flat, One::one()));
+                    kernel(KernelKind::SignPower, vec![of, exponent])
+                } else if term.is_one() && sign_power_of(&factor).is_some() {
+                    factor
+                } else if term.is_one() {
                     let size = self.absolute(&factor)?;
                     self.divided(&factor, size)?
                 } else {
@@ -124,6 +131,25 @@ impl<'a> Normaliser<'a> {
     }
 }
 
+/// `sgn(x)^n` as x and n.
+fn sign_power_of(factor: &Quotient) -> Option<(Quotient, Monomial)> {
+    let (monomial, _) = factor.numerator().as_term()?;
+    let (atom, _) = monomial.iter().next().filter(|_| monomial.iter().len() == 1)?;
+    let kernel = atom.as_kernel().filter(|kernel| kernel.kind == KernelKind::SignPower)?;
+    let [of, exponent] = &kernel.arguments[..] else { return None };
+    let (exponent, _) = exponent.numerator().as_term()?;
+    Some((of.clone(), exponent.clone()))
+}
+
+/// Each letter to the first power: `n²` is as odd as `n`.
+fn flat(monomial: &Monomial) -> Monomial {
+    let mut flat = Monomial::default();
+    for (atom, _) in monomial.iter() {
+        flat.set(atom, 1);
+    }
+    flat
+}
+
 /// The terms of a whole number that make it odd or even, each with its letters to the first power: `n² + 3n` is
 /// as odd as `n + n`.
 fn odd_terms(exponent: &Poly) -> BTreeSet<Monomial> {
@@ -132,10 +158,7 @@ fn odd_terms(exponent: &Poly) -> BTreeSet<Monomial> {
         if factor.to_integer().is_even() {
             continue;
         }
-        let mut flat = Monomial::default();
-        for (atom, _) in monomial.iter() {
-            flat.set(atom, 1);
-        }
+        let flat = flat(monomial);
         if !found.remove(&flat) {
             found.insert(flat);
         }

@@ -10,7 +10,7 @@ pub const ROWS: &[&str] = &[
     r"arcsin x -> arctan(x/sqrt(1-x^2)) => equivalent where -1 < x < 1",
     r"arccot x -> arctan(1/x) ; assume x>0 => equivalent",
     r"arccot x -> arctan(1/x) => not equivalent; x = -1: 3π/4 against -π/4",
-    r"2arcsin x -> arcsin(2x sqrt(1-x^2)) ; assume 0<=x<=0.7 => undecided",
+    r"2arcsin x -> arcsin(2x sqrt(1-x^2)) ; assume 0<=x<=0.7 => equivalent",
     r"2arcsin x -> arcsin(2x sqrt(1-x^2)) => not equivalent; x = 1: π against 0",
     r"2arccos x -> arccos(2x^2-1) ; assume x>=0 => equivalent where 0 ≤ x ≤ 1",
     r"arctan((1+x)/(1-x)) -> pi/4 + arctan x ; assume x<1 => equivalent",

@@ -14,6 +14,7 @@ mod roots;
 mod solution_sets;
 mod spellings;
 mod systems_and_letters;
+mod traps;
 mod whole_exponents;
 
 /// The name of each table and its rows.
@@ -32,5 +33,6 @@ pub const TABLES: &[(&str, &[&str])] = &[
     ("solution_sets", solution_sets::ROWS),
     ("spellings", spellings::ROWS),
     ("systems_and_letters", systems_and_letters::ROWS),
+    ("traps", traps::ROWS),
     ("whole_exponents", whole_exponents::ROWS),
 ];
