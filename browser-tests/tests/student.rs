@@ -158,6 +158,11 @@ async fn a_root_equation_is_worked_to_its_check_with_pictures_and_hints() {
     }
     browser.see_text("Finished. Every line holds.").await;
     browser.see_text("square both sides").await;
+    // A screen reader hears the line as it was read, and then the verdict.
+    let heard = "document.querySelector('.lines .verdict[role=status]').textContent.replace(/\\s+/g, ' ').trim()";
+    let heard = browser.ask(heard).await;
+    let heard = heard.as_str().expect("words");
+    assert!(heard.starts_with("x plus 6 equals x squared: holds square both sides"), "{heard}");
 
     // The picture shows one crossing above and two below, and names none of them.
     browser.see("(//button[normalize-space(.) = 'See it'])[1]").await.click().await.expect("shown");

@@ -85,6 +85,8 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       <el-button v-if="removable" text size="small" :aria-label="`${words.desk.removeLine}: ${label}`" @click="emit('remove')">✕</el-button>
     </div>
     <div v-if="verdict" class="verdict" role="status">
+      <!-- The line as it was read is spoken before what is said of it. -->
+      <span v-if="verdict.speech" class="only-heard">{{ verdict.speech }}:</span>
       <verdict-mark :word="verdict.verdict.word" />
       <span v-if="verdict.verdict.made" class="soft"><math-text :text="verdict.verdict.made" /></span>
       <span v-if="verdict.verdict.domain" class="soft"><math-text :text="verdict.verdict.domain" /></span>
