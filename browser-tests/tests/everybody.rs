@@ -111,7 +111,8 @@ async fn the_page_breaks_no_policy_and_fetches_nothing_from_elsewhere() {
             .ask("void (window.broken = [], addEventListener('securitypolicyviolation', (e) => broken.push(e.blockedURI)))")
             .await;
         browser.until("document.readyState === 'complete'").await;
-        browser.until("document.fonts.status === 'loaded'").await;
+        // A page that nobody looks at is not laid out, and asks for no fonts, unless it is told to.
+        browser.until("document.body.offsetHeight > 0 && document.fonts.status === 'loaded'").await;
         let elsewhere = format!(
             "performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith('{}') && !n.startsWith('data:'))",
             program.url
