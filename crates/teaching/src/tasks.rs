@@ -7,7 +7,7 @@ use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Poly, Quotient, Values, factors, prime_powers};
 use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, arithmetic, board, eliminate, formula_values, substitute, system_points,
+    Rule, Step, arithmetic, board, eliminate, formula_values, peeled, substitute, system_points,
 };
 use algebra::{Assumptions, Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given};
 use num_traits::{One, Signed};
@@ -282,7 +282,22 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
         1 => lines.remove(0),
         _ => Line::AnyOf(lines),
     };
-    Ok(two(line.clone(), answer, &Rule::Isolate(Expr::symbol(letter))))
+    let mut found = two(line.clone(), answer.clone(), &Rule::Isolate(Expr::symbol(letter)));
+    let last = found.working.0.pop();
+    for (between, rule) in peeled(line, letter) {
+        // The last step keeps its reason, and the answer its form.
+        if (between == answer || is_solved_for(&between, letter))
+            && let Some(Draft::Line { line, role, .. }) = last.clone()
+        {
+            let reason = words::reason(&rule);
+            found.working.0.push(Draft::Line { line, reason, role });
+            return Ok(found);
+        }
+        let reason = words::reason(&rule);
+        found.working.0.push(Draft::Line { line: between, reason, role: Role::Follows });
+    }
+    found.working.0.extend(last);
+    Ok(found)
 }
 
 /// Whether the value is written with a sign before it.
@@ -358,4 +373,9 @@ fn is_isolated(line: &Line) -> bool {
     lines.iter().filter_map(Line::as_equation).any(|(left, right)| {
         matches!(&left.kind, ExprKind::Symbol(name) if !right.symbols().contains(name))
     })
+}
+
+/// Whether a line gives the value of a letter.
+fn is_solved_for(line: &Line, letter: &str) -> bool {
+    line.as_equation().is_some_and(|(left, _)| *left == Expr::symbol(letter))
 }

@@ -1,0 +1,104 @@
+//! A formula undone from the outside in, for a letter that stands in it once: the lines between `v = u + at` and
+//! `t = (v - u)/a`.
+
+use super::steps::Rule;
+use crate::budget::Budget;
+use crate::expr::{Expr, ExprKind};
+use crate::line::Line;
+use crate::normal::{Normaliser, Values};
+
+/// Most lines between the formula and its answer.
+const LINES: usize = 6;
+
+/// The lines on the way, each with its reason; empty when the letter stands there more than once, or nothing is to
+/// be said. They may end before the letter stands alone.
+#[must_use]
+pub fn peeled(line: &Line, letter: &str) -> Vec<(Line, Rule)> {
+    let Some((left, right)) = line.as_equation() else { return Vec::new() };
+    if count(left, letter) + count(right, letter) != 1 {
+        return Vec::new();
+    }
+    let mut found = Vec::new();
+    let (mut inside, mut value) = (left.clone(), right.clone());
+    if count(left, letter) == 0 {
+        (inside, value) = (value, inside);
+        found.push((Line::equation(inside.clone(), value.clone()), Rule::SwapSides));
+    }
+    while found.len() < LINES {
+        let Some((next, undone, rule)) = undone(&inside, &value, letter) else { break };
+        (inside, value) = (next, tidy(&undone));
+        found.push((Line::equation(inside.clone(), value.clone()), rule));
+    }
+    found
+}
+
+fn count(expr: &Expr, letter: &str) -> usize {
+    let mut found = 0;
+    expr.any(&mut |part| {
+        found += usize::from(matches!(&part.kind, ExprKind::Symbol(name) if name == letter));
+        false
+    });
+    found
+}
+
+/// What is left inside, what the other side becomes, and why; `None` where there is no one step.
+fn undone(inside: &Expr, value: &Expr, letter: &str) -> Option<(Expr, Expr, Rule)> {
+    let has = |part: &Expr| count(part, letter) > 0;
+    let value = value.clone();
+    Some(match &inside.kind {
+        ExprKind::Add(a, b) => {
+            let (keep, goes) = if has(a) { (a, b) } else { (b, a) };
+            let goes = (**goes).clone();
+            ((**keep).clone(), value.minus(goes.clone()), Rule::SubtractFromBoth(goes))
+        }
+        ExprKind::Subtract(a, b) if has(a) => {
+            let goes = (**b).clone();
+            ((**a).clone(), value.plus(goes.clone()), Rule::AddToBoth(goes))
+        }
+        ExprKind::Multiply(a, b) => {
+            let (keep, goes) = if has(a) { (a, b) } else { (b, a) };
+            let goes = (**goes).clone();
+            ((**keep).clone(), value.over(goes.clone()), Rule::DivideBoth(goes))
+        }
+        ExprKind::Divide(a, b) if has(a) => {
+            let goes = (**b).clone();
+            ((**a).clone(), value.times(goes.clone()), Rule::MultiplyBoth(goes))
+        }
+        ExprKind::Root { index, radicand } => {
+            ((**radicand).clone(), value.to_the(*index), Rule::RaiseBoth(*index))
+        }
+        _ => return None,
+    })
+}
+
+/// The other side as one writes it: `2A/b`, not `A/(1/2 b)`.
+fn tidy(expr: &Expr) -> Expr {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let value = Normaliser::new(&none, &mut budget).build(expr);
+    value
+        .ok()
+        .and_then(|value| value.cancelled(&mut budget).ok())
+        .map_or_else(|| expr.clone(), |value| value.to_expr())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::write::text_line;
+
+    #[test]
+    #[rustfmt::skip]
+    fn a_formula_is_undone_from_the_outside_in() {
+        for (formula, letter, expected) in [
+            ("v = u + a t",       "t", &["u + at = v", "at = v - u", "t = (v - u)/a"][..]),
+            ("y = m x + c",       "x", &["mx + c = y", "mx = y - c", "x = (y - c)/m"]),
+            ("A = 1/2 b h",       "h", &["1/2 × bh = A", "h = 2A/b"]),
+            ("a x = b",           "x", &["x = b/a"]),
+            ("a x + b x = c",     "x", &[]),
+        ] {
+            let line = crate::read_line(formula).expect(formula).line;
+            let lines: Vec<String> = peeled(&line, letter).iter().map(|(l, _)| text_line(l)).collect();
+            assert_eq!(lines, expected, "{formula}");
+        }
+    }
+}
