@@ -303,6 +303,15 @@ impl Expr {
         test(self) || self.children().into_iter().any(|child| child.any(test))
     }
 
+    /// The same with `value` put for every `letter`, and nothing worked out.
+    #[must_use]
+    pub fn with(&self, letter: &str, value: &Self) -> Self {
+        self.map(&mut |part| match &part.kind {
+            ExprKind::Symbol(name) if name == letter => value.clone(),
+            _ => part,
+        })
+    }
+
     /// The letters in it.
     #[must_use]
     pub fn symbols(&self) -> BTreeSet<String> {

@@ -181,6 +181,23 @@ impl Line {
         }
     }
 
+    /// The same with `value` put for every `letter`, and nothing worked out.
+    #[must_use]
+    pub fn with(&self, letter: &str, value: &Expr) -> Self {
+        self.map(&mut |expr| expr.with(letter, value))
+    }
+
+    /// Whether a rounded value stands in it: `≈ 3.14`, `x ≈ 10.4`.
+    #[must_use]
+    pub fn is_rounded(&self) -> bool {
+        match self {
+            Self::Rounded(_) => true,
+            Self::Relations { relations, .. } => relations.contains(&Relation::Approximate),
+            Self::AnyOf(lines) | Self::AllOf(lines) => lines.iter().any(Self::is_rounded),
+            _ => false,
+        }
+    }
+
     /// Every expression in it, from left to right.
     #[must_use]
     pub fn expressions(&self) -> Vec<&Expr> {

@@ -14,7 +14,7 @@ use crate::ladder::Rung;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::words;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Role, Setting, read_latex, read_line};
+use algebra::{Line, ReadError, Reading, Role, Setting, read_latex, read_line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -29,6 +29,13 @@ pub struct DeskLine {
     /// Whether it is LaTeX from the mathematics field; otherwise plain typing.
     #[serde(default)]
     pub latex: bool,
+}
+
+impl DeskLine {
+    /// What was written, read as what it is.
+    fn read(&self) -> Result<Reading, ReadError> {
+        if self.latex { read_latex(&self.text) } else { read_line(&self.text) }
+    }
 }
 
 /// A line with what was made of it.
@@ -136,10 +143,7 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
 /// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.
 #[must_use]
 pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
-    let read = |line: &DeskLine| {
-        let read = if line.latex { read_latex(&line.text) } else { read_line(&line.text) };
-        read.ok().map(|reading| reading.line)
-    };
+    let read = |line: &DeskLine| line.read().ok().map(|reading| reading.line);
     let line = read(lines.get(at)?)?;
     let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });
     let above = lines[..at].iter().rev().filter_map(read).find(is_mathematics);

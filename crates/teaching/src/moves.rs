@@ -104,7 +104,7 @@ pub fn recognise(from: &Line, to: &Line) -> Option<Vec<Move>> {
     if from == to {
         return None;
     }
-    if is_rounding(to) && !is_rounding(from) {
+    if to.is_rounded() && !from.is_rounded() {
         return Some(vec![Move::Round(places(to))]);
     }
     if let (Line::Expression(a), Line::Expression(b)) = (from, to) {
@@ -115,14 +115,6 @@ pub fn recognise(from: &Line, to: &Line) -> Option<Vec<Move>> {
     }
     let (before, after) = (Sides::of(from)?, Sides::of(to)?);
     sides::between(&before, &after).or_else(|| powers::between(&before, &after))
-}
-
-fn is_rounding(line: &Line) -> bool {
-    match line {
-        Line::Rounded(_) => true,
-        Line::Relations { relations, .. } => relations.contains(&Relation::Approximate),
-        _ => false,
-    }
 }
 
 /// The decimal places of the last number of a line.

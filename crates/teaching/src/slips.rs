@@ -55,7 +55,7 @@ mod split_without_zero;
 mod squared_one_side;
 mod wrong_power_of_ten;
 use algebra::sketch::Sketch;
-use algebra::{ExprKind, Line, Relation, StepVerdict, compare};
+use algebra::{ExprKind, Line, StepVerdict, compare};
 
 /// A known mistake.
 pub trait Slip: Sync {
@@ -184,7 +184,7 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
         return None;
     }
     // How a number is rounded is said by the verdict itself.
-    if is_rounded(to) {
+    if to.is_rounded() {
         return None;
     }
     let sketch = Sketch::of(to);
@@ -218,15 +218,6 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
         }
     }
     None
-}
-
-fn is_rounded(line: &Line) -> bool {
-    match line {
-        Line::Rounded(_) => true,
-        Line::Relations { relations, .. } => relations.contains(&Relation::Approximate),
-        Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().any(is_rounded),
-        _ => false,
-    }
 }
 
 /// The single letter of a line.

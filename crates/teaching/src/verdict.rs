@@ -42,7 +42,7 @@ pub struct LineVerdict {
     pub says: String,
     /// The restriction under which it holds, such as `$x ≠ 1$`; empty when there is none.
     pub domain: String,
-    /// What was done between the lines, such as "subtracted $7$ from both sides"; empty when unnamed.
+    /// What was done between the lines, such as "subtract $7$ from both sides"; empty when unnamed.
     pub made: String,
 }
 

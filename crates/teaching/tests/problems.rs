@@ -7,8 +7,8 @@
 #[path = "problems/solved.rs"]
 mod solved;
 
-use std::fmt::Write as _;
-use std::path::Path;
+mod blessed;
+
 use teaching::VerdictWord;
 use teaching::check::{CheckRequest, answer as check};
 use teaching::solve::{SolveAnswer, SolveRequest, answer};
@@ -66,42 +66,12 @@ fn assert_lawful(row: &str, asked: &SolveRequest, found: &SolveAnswer) {
     assert_eq!(verdict.verdict, "equivalent", "{row}: {} is read back", found.answer);
 }
 
-/// What is asked, and what is answered now; the laws are asserted on the way.
-fn answered(row: &str) -> (String, String) {
-    let asked = row.split_once(" => ").map_or(row, |(asked, _)| asked).trim_end();
-    let request = request(asked);
-    let found = answer(&request);
-    assert_lawful(asked, &request, &found);
-    (asked.to_owned(), said(&found))
-}
-
 #[test]
 fn every_problem_gets_its_answer() {
-    let mut wrong = String::new();
-    for row in solved::ROWS {
-        let (asked, now) = answered(row);
-        if *row != format!("{asked} => {now}") {
-            writeln!(wrong, "{row}\n   now: {now}").expect("a string takes it");
-        }
-    }
-    if std::env::var_os("HONEY_LADDER_BLESS").is_some() {
-        return bless();
-    }
-    assert!(wrong.is_empty(), "\n{wrong}");
-}
-
-/// Writes down what is answered now, row by row, and leaves the rest of the file as it is.
-fn bless() {
-    let path = Path::new(env!("CARGO_MANIFEST_DIR")).join("tests/problems/solved.rs");
-    let source = std::fs::read_to_string(&path).expect("the table");
-    let mut written = String::new();
-    for line in source.lines() {
-        let row = line.strip_prefix("    r\"").and_then(|row| row.strip_suffix("\","));
-        match row.map(answered) {
-            Some((asked, now)) => writeln!(written, "    r\"{asked} => {now}\","),
-            None => writeln!(written, "{line}"),
-        }
-        .expect("a string takes it");
-    }
-    std::fs::write(&path, written).expect("the table is written");
+    blessed::check(&[("problems/solved.rs", solved::ROWS)], |asked| {
+        let request = request(asked);
+        let found = answer(&request);
+        assert_lawful(asked, &request, &found);
+        said(&found)
+    });
 }

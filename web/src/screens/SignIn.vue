@@ -28,9 +28,9 @@ async function go(): Promise<void> {
 /** The working on the left: what the product does, told by one equation. */
 const steps = [
   ['3(2x − 5) = 27', ''],
-  ['6x − 15 = 27', 'multiplied out'],
-  ['6x = 42', 'added 15 to both sides'],
-  ['x = 7', 'divided both sides by 6'],
+  ['6x − 15 = 27', 'multiply out'],
+  ['6x = 42', 'add 15 to both sides'],
+  ['x = 7', 'divide both sides by 6'],
 ]
 </script>
 

@@ -188,7 +188,7 @@ fn finish(
     steps: &mut Vec<Step>,
 ) -> Option<()> {
     let letter = pair.letter(known);
-    let put = replaced(other, &letter, &Expr::rational(value));
+    let put = other.with(&pair.letters[known], &Expr::rational(value));
     let first = pair.is(known, value);
     let rule = Rule::ReplaceLetter(letter, Expr::rational(value));
     let line = pair.both(first.clone(), put.clone());
@@ -202,10 +202,6 @@ fn finish(
     let answer = if known == 0 { pair.both(first, second) } else { pair.both(second, first) };
     steps.push(step(answer, Rule::SolveFor(pair.letter(1 - known)), Role::Concludes));
     Some(())
-}
-
-fn replaced(line: &Line, letter: &Expr, value: &Expr) -> Line {
-    line.map(&mut |expr| expr.map(&mut |part| if part == *letter { value.clone() } else { part }))
 }
 
 /// By substitution: one letter is isolated and put into the other equation. `None` for anything but two linear
@@ -231,7 +227,7 @@ pub fn substitute(line: &Line) -> Option<Vec<Step>> {
         if from == 0 { pair.both(solved, other) } else { pair.both(other, solved) }
     };
     push(placed(solved.clone(), other.clone()), Rule::SolveFor(letter.clone()));
-    let put = replaced(&other, &letter, &value);
+    let put = other.with(&pair.letters[at], &value);
     push(placed(solved.clone(), put.clone()), Rule::ReplaceLetter(letter, value.clone()));
     if rows[1 - from].is_none() {
         return curve(&pair, at, &value, &put, placed, steps);
@@ -243,7 +239,7 @@ pub fn substitute(line: &Line) -> Option<Vec<Step>> {
     let found = &single.c / &single.a[1 - at];
     let known = pair.is(1 - at, &found);
     push(placed(solved.clone(), known.clone()), Rule::SolveFor(pair.letter(1 - at)));
-    let last = replaced(&solved, &pair.letter(1 - at), &Expr::rational(&found));
+    let last = solved.with(&pair.letters[1 - at], &Expr::rational(&found));
     let rule = Rule::ReplaceLetter(pair.letter(1 - at), Expr::rational(&found));
     push(placed(last.clone(), known.clone()), rule);
     let value = {

@@ -5,16 +5,11 @@ use algebra::{Expr, ExprKind, Line, Relation, Role};
 /// What a line that follows is for, by its shape.
 pub(super) fn role(line: &Line) -> Role {
     match line {
-        Line::Rounded(_) => Role::Rounds,
-        _ if is_approximate(line) => Role::Rounds,
+        _ if line.is_rounded() => Role::Rounds,
         _ if solved(line) => Role::Concludes,
         Line::AnyOf(_) => Role::Splits,
         _ => Role::Follows,
     }
-}
-
-pub(super) fn is_approximate(line: &Line) -> bool {
-    matches!(line, Line::Relations { relations, .. } if relations.contains(&Relation::Approximate))
 }
 
 /// `x ≈ 10.4` as `x = 10.4`.

@@ -1,15 +1,12 @@
 //! One line after another, each judged by what its role allows.
 
-use super::shape::{as_equation, carried, is_approximate, is_side_calculation, role, solved};
+use super::shape::{as_equation, carried, is_side_calculation, role, solved};
 use super::{DeskLine, JudgedLine, hints, unreadable};
 use crate::check::best_reading;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::{moves, slips, words};
 use algebra::solve::{Solutions, solutions};
-use algebra::{
-    Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given, judge_alone, read_latex,
-    read_line,
-};
+use algebra::{Expr, Line, Role, Setting, StepVerdict, compare_given, judge_alone};
 
 /// What the lines are compared with.
 pub(super) struct Task {
@@ -44,14 +41,8 @@ impl Progress {
 
     /// The line with every letter that was given a meaning replaced by it.
     fn written_out(&self, line: &Line) -> Line {
-        self.meanings.iter().rev().fold(line.clone(), |line, (letter, value)| {
-            line.map(&mut |expr| {
-                expr.map(&mut |part| match &part.kind {
-                    ExprKind::Symbol(name) if name == letter => value.clone(),
-                    _ => part,
-                })
-            })
-        })
+        let all = self.meanings.iter().rev();
+        all.fold(line.clone(), |line, (letter, value)| line.with(letter, value))
     }
 }
 
@@ -61,8 +52,7 @@ impl Task {
     }
 
     pub(super) fn judge(&self, written: &DeskLine, progress: &mut Progress) -> JudgedLine {
-        let read = if written.latex { read_latex(&written.text) } else { read_line(&written.text) };
-        let reading = match read {
+        let reading = match written.read() {
             Ok(reading) => reading,
             Err(error) => return unreadable(&written.text, &error),
         };
@@ -144,7 +134,7 @@ impl Task {
     ) {
         judged.verdict.made = moves::named(before, meant).unwrap_or_default();
         judged.role = role(line).name().into();
-        if matches!(line, Line::Rounded(_)) || is_approximate(line) {
+        if line.is_rounded() {
             progress.rounded = as_equation(line);
             return;
         }
@@ -261,14 +251,6 @@ impl Task {
                 false
             });
         }
-        let with = |value: &Expr| {
-            self.problem.map(&mut |expr| {
-                expr.map(&mut |part| match &part.kind {
-                    ExprKind::Symbol(name) if name == letter => value.clone(),
-                    _ => part,
-                })
-            })
-        };
         let same = |made: &Line| {
             let (made, told) = (made.expressions(), line.expressions());
             made.len() == told.len()
@@ -277,7 +259,7 @@ impl Task {
                     .zip(&told)
                     .all(|(a, b)| matches!(algebra::equal(a, b), algebra::Verdict::Equal { .. }))
         };
-        values.into_iter().find(|value| same(&with(value)))
+        values.into_iter().find(|value| same(&self.problem.with(letter, value)))
     }
 
     /// Whether a line follows from a system or from cases, and says no more: with it the system is the same.

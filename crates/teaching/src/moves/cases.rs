@@ -121,10 +121,7 @@ fn substituted(lines: &[Line], to: &Line) -> Option<Vec<Move>> {
             }
             for (_, other) in lines.iter().enumerate().filter(|(at, _)| *at != index) {
                 let Some((a, b)) = other.as_equation() else { continue };
-                let replaced = |e: &Expr| {
-                    e.map(&mut |part| if part == *letter { value.clone() } else { part })
-                };
-                let made = form(&replaced(a).minus(replaced(b)), budget)?;
+                let made = form(&a.with(name, value).minus(b.with(name, value)), budget)?;
                 let is_same =
                     same(&made, &target, budget) || same(&made.negated(), &target, budget);
                 if is_same && other.symbols().contains(name) {

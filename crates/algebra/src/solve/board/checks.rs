@@ -35,14 +35,10 @@ pub(super) fn of(problem: &Line, found: &Line, letter: &str) -> Vec<Step> {
                 0 => Relation::Equal,
                 _ => Relation::NotEqual,
             };
-            let put = |side: &Expr| {
-                side.map(&mut |part| match &part.kind {
-                    ExprKind::Symbol(name) if name == letter => value.clone(),
-                    _ => part,
-                })
+            let line = Line::Relations {
+                sides: vec![left.with(letter, &value), right.with(letter, &value)],
+                relations: vec![relation],
             };
-            let line =
-                Line::Relations { sides: vec![put(left), put(right)], relations: vec![relation] };
             Some(Step { line, rule: Rule::Substitute, role: Role::Checks })
         })
         .collect()
