@@ -6,6 +6,7 @@
 //! last line leaves them out. Whoever gives the lines out proves each of them in its role.
 
 mod checks;
+mod inequality;
 
 use super::steps::{Rule, Step, Unsolved};
 use super::{Interval, Solutions, Writing, sets, solve_linear, zeros};
@@ -85,7 +86,7 @@ pub fn board(
         None => super::line_up::general_solution(line, letter).ok_or(Unsolved::NotThisKind)?,
     };
     if line.as_equation().is_none() {
-        return Ok(inequality(line, letter, answer));
+        return Ok(inequality::board(line, letter, answer));
     }
     let mut writer = Writer {
         letter,
@@ -123,67 +124,6 @@ pub fn board(
         Some(wanted) if wanted != used => Err(Unsolved::NotThisMethod),
         _ => Ok(Board { steps: writer.steps, method: used, methods }),
     }
-}
-
-/// The working of an inequality: brought to one side, divided or factorised.
-fn inequality(line: &Line, letter: &str, answer: Line) -> Board {
-    let mut steps = vec![step(line.clone(), Rule::Given, Role::Starts)];
-    if let Some((between, rule)) = between(line, letter)
-        && between != *line
-        && between != answer
-    {
-        steps.push(step(between, rule, Role::Follows));
-    }
-    let turned = match (&steps[steps.len() - 1].line, &answer) {
-        (Line::Relations { sides, relations }, Line::Relations { relations: after, .. })
-            if sides.len() == 2 && relations.len() == 1 && after.len() == 1 =>
-        {
-            relations[0] != after[0]
-        }
-        _ => false,
-    };
-    let rule = if turned { Rule::TurnSign } else { Rule::FindSolutions };
-    steps.push(step(answer, rule, Role::Concludes));
-    Board { steps, method: "usual", methods: vec!["usual"] }
-}
-
-fn between(line: &Line, letter: &str) -> Option<(Line, Rule)> {
-    let Line::Relations { sides, relations } = line else { return None };
-    let ([left, right], [relation]) = (&sides[..], &relations[..]) else { return None };
-    let (none, mut budget) = (Values::new(), Budget::for_verdict());
-    let mut forms = Normaliser::new(&none, &mut budget);
-    let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
-    if !forms.needs.is_empty() {
-        return None;
-    }
-    let poly = l.minus(&r, &mut budget).ok()?.as_poly()?;
-    let one = Univariate::from_poly(&poly, letter)?;
-    let is = |left: Expr, right: Expr| Line::Relations {
-        sides: vec![left, right],
-        relations: vec![*relation],
-    };
-    if let [b, a] = one.coefficients() {
-        let term = Univariate::new(vec![from_int(0), a.clone()]).to_expr(letter);
-        let rule = match Univariate::from_poly(&l.as_poly()?, letter).as_ref() {
-            Some(left) if !right.symbols().contains(letter) => match left.coefficients().first() {
-                Some(number) if number.is_positive() => {
-                    Rule::SubtractFromBoth(Expr::rational(number))
-                }
-                Some(number) if number.is_negative() => Rule::AddToBoth(Expr::rational(&-number)),
-                _ => Rule::Collect,
-            },
-            _ => Rule::Collect,
-        };
-        return Some((is(term, Expr::rational(&-b)), rule));
-    }
-    let all = factors(&poly, &mut budget).ok()?;
-    let content = poly.number_content();
-    let product = all
-        .iter()
-        .map(|(f, n)| if *n == 1 { f.to_expr() } else { f.to_expr().to_the(*n) })
-        .reduce(Expr::times)?;
-    let product = if content.is_one() { product } else { Expr::rational(&content).times(product) };
-    (all.len() > 1).then(|| (is(product, Expr::int(0)), Rule::Factorise))
 }
 
 fn step(line: Line, rule: Rule, role: Role) -> Step {
