@@ -10,20 +10,20 @@
 mod functions;
 
 use crate::number::Rational;
-use num_bigint::BigInt;
+use crate::number::Whole;
 use num_integer::Integer;
 use num_traits::{One, Signed, Zero};
 
 /// An interval that holds one real number.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct Enclosure {
-    low: BigInt,
-    high: BigInt,
+    low: Whole,
+    high: Whole,
     bits: u32,
 }
 
 impl Enclosure {
-    fn new(low: BigInt, high: BigInt, bits: u32) -> Self {
+    fn new(low: Whole, high: Whole, bits: u32) -> Self {
         debug_assert!(low <= high, "the low end is not above the high end");
         Self { low, high, bits }
     }
@@ -40,7 +40,7 @@ impl Enclosure {
     /// The whole number `n`.
     #[must_use]
     pub fn int(n: i64, bits: u32) -> Self {
-        let n = BigInt::from(n) << bits;
+        let n = Whole::from(n) << bits;
         Self::new(n.clone(), n, bits)
     }
 
@@ -60,13 +60,13 @@ impl Enclosure {
     /// The low end.
     #[must_use]
     pub fn low(&self) -> Rational {
-        Rational::new(self.low.clone(), BigInt::one() << self.bits)
+        Rational::new(self.low.clone(), Whole::one() << self.bits)
     }
 
     /// The high end.
     #[must_use]
     pub fn high(&self) -> Rational {
-        Rational::new(self.high.clone(), BigInt::one() << self.bits)
+        Rational::new(self.high.clone(), Whole::one() << self.bits)
     }
 
     /// The sign of the number inside: `None` when zero cannot be ruled out, `Some(0)` only for the
@@ -90,7 +90,7 @@ impl Enclosure {
         if exponent > self.bits {
             return self.low.is_zero() && self.high.is_zero();
         }
-        let limit = BigInt::one() << (self.bits - exponent);
+        let limit = Whole::one() << (self.bits - exponent);
         self.low.abs() < limit && self.high.abs() < limit
     }
 
@@ -152,14 +152,14 @@ impl Enclosure {
 
     /// `self × n`
     #[must_use]
-    pub fn times_int(&self, n: &BigInt) -> Self {
+    pub fn times_int(&self, n: &Whole) -> Self {
         let (a, b) = (&self.low * n, &self.high * n);
         if a <= b { Self::new(a, b, self.bits) } else { Self::new(b, a, self.bits) }
     }
 
     /// `self / n` for a positive whole number.
     #[must_use]
-    pub fn over_int(&self, n: &BigInt) -> Self {
+    pub fn over_int(&self, n: &Whole) -> Self {
         Self::new(self.low.div_floor(n), self.high.div_ceil(n), self.bits)
     }
 
@@ -172,7 +172,7 @@ impl Enclosure {
         } else {
             (self.negated(), other.negated())
         };
-        let end = |n: &BigInt, is_low: bool| {
+        let end = |n: &Whole, is_low: bool| {
             let n = n << self.bits;
             // The quotient is furthest out over the smaller divisor when it points outwards.
             let by_low = n.is_negative() == is_low;
@@ -203,7 +203,7 @@ impl Enclosure {
     fn squared(&self) -> Self {
         let product = self.times(self);
         if self.low.is_negative() && self.high.is_positive() {
-            return Self::new(BigInt::zero(), product.high, self.bits);
+            return Self::new(Whole::zero(), product.high, self.bits);
         }
         product
     }
@@ -217,7 +217,7 @@ impl Enclosure {
             self.negated()
         } else {
             let high = self.low.abs().max(self.high.clone());
-            Self::new(BigInt::zero(), high, self.bits)
+            Self::new(Whole::zero(), high, self.bits)
         }
     }
 
@@ -229,7 +229,7 @@ impl Enclosure {
 
     /// Both ends as enclosures without width.
     fn ends(&self) -> (Self, Self) {
-        let point = |n: &BigInt| Self::new(n.clone(), n.clone(), self.bits);
+        let point = |n: &Whole| Self::new(n.clone(), n.clone(), self.bits);
         (point(&self.low), point(&self.high))
     }
 
@@ -240,7 +240,7 @@ impl Enclosure {
 }
 
 /// `n / 2^by`, rounded up.
-fn up(n: &BigInt, by: u32) -> BigInt {
+fn up(n: &Whole, by: u32) -> Whole {
     let down = n >> by;
     let is_exact = n.trailing_zeros().is_none_or(|zeros| zeros >= u64::from(by));
     if is_exact { down } else { down + 1 }

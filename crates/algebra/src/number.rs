@@ -4,10 +4,12 @@
 //! What does not belong here: anything with a letter in it.
 
 mod rational;
+mod whole;
 mod written;
 
 pub use rational::{
     Rational, decimal_places, exact_root, from_int, in_base, is_within_bits, round_to_places, show,
     square_part, to_decimal_text,
 };
+pub use whole::Whole;
 pub use written::{Notation, Written};

@@ -3,8 +3,8 @@
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::normal::{Quotient, constant};
+use crate::number::Whole;
 use crate::number::{Notation, Rational, Written, from_int};
-use num_bigint::BigInt;
 use num_integer::Integer;
 use num_traits::{One, Pow, Signed, Zero};
 
@@ -56,7 +56,7 @@ pub fn last_place(expr: &Expr) -> Option<Rational> {
 /// of a whole number may or may not be significant.
 fn steps(written: &Written) -> Vec<Rational> {
     let ten = |exponent: i32| {
-        let power = Rational::from_integer(BigInt::from(10).pow(exponent.unsigned_abs()));
+        let power = Rational::from_integer(Whole::from(10).pow(exponent.unsigned_abs()));
         if exponent < 0 { power.recip() } else { power }
     };
     let places = |places: &u32| i32::try_from(*places).unwrap_or(i32::MAX).min(5_000);
@@ -65,7 +65,7 @@ fn steps(written: &Written) -> Vec<Rational> {
             let mut found = vec![Rational::one()];
             let mut rest = written.value().to_integer();
             let mut unit = 0;
-            while !rest.is_zero() && rest.is_multiple_of(&BigInt::from(10)) {
+            while !rest.is_zero() && rest.is_multiple_of(&Whole::from(10)) {
                 rest /= 10;
                 unit += 1;
                 found.push(ten(unit));
@@ -107,7 +107,7 @@ fn is_nearest(
 pub fn agreeing_places(value: &Quotient, near: &Rational, budget: &mut Budget) -> Option<u32> {
     (0..=12).rev().find(|&places| {
         let told = crate::number::round_to_places(near, places);
-        let step = Rational::new(1.into(), BigInt::from(10).pow(places));
+        let step = Rational::new(1.into(), Whole::from(10).pow(places));
         told == *near && is_nearest(value, &told, &step, budget) == Some(true)
     })
 }

@@ -34,7 +34,9 @@ fn value(expr: &Expr, at: &Point) -> Option<Rational> {
         ExprKind::Absolute(a) => of(a)?.abs(),
         ExprKind::Power(a, b) => {
             let (base, exponent) = (of(a)?, of(b)?);
-            let n: i32 = exponent.is_integer().then(|| exponent.to_integer())?.try_into().ok()?;
+            let n = num_traits::ToPrimitive::to_i32(
+                &exponent.is_integer().then(|| exponent.to_integer())?,
+            )?;
             // 0^0 and powers of zero with a negative exponent are not defined.
             if base.is_zero() && n <= 0 || n.abs() > 12 {
                 return None;

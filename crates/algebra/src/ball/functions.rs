@@ -5,7 +5,7 @@
 //! Arithmetic*, chapter 4 (argument reduction); J. Machin's formula for π.
 
 use super::{Enclosure, up};
-use num_bigint::BigInt;
+use crate::number::Whole;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 use std::sync::LazyLock;
@@ -20,7 +20,7 @@ const LARGEST_EXPONENT: i64 = 3_000;
 impl Enclosure {
     /// A ball of radius `2^-exponent` around zero, at this precision.
     fn tiny(exponent: u32, bits: u32) -> Self {
-        let radius = up(&(BigInt::one() << bits), exponent);
+        let radius = up(&(Whole::one() << bits), exponent);
         Self::new(-&radius, radius, bits)
     }
 
@@ -43,15 +43,14 @@ impl Enclosure {
         if index == 0 || (index.is_even() && self.low.is_negative()) {
             return None;
         }
-        let shift = u64::from(self.bits) * u64::from(index - 1);
-        let shift = usize::try_from(shift).ok()?;
-        let down = |n: &BigInt| {
-            let scaled: BigInt = n.abs() << shift;
+        let shift = self.bits.checked_mul(index - 1)?;
+        let down = |n: &Whole| {
+            let scaled: Whole = n.abs() << shift;
             let root = scaled.nth_root(index);
             let exact = num_traits::Pow::pow(&root, index) == scaled;
             (root, exact)
         };
-        let end = |n: &BigInt, is_low: bool| {
+        let end = |n: &Whole, is_low: bool| {
             let (root, exact) = down(n);
             let negative = n.is_negative();
             let away = !exact && (negative == is_low);
@@ -64,7 +63,7 @@ impl Enclosure {
     /// `e` to this power; `None` when the power is too large to write out.
     #[must_use]
     pub fn exp(&self) -> Option<Self> {
-        let limit = BigInt::from(LARGEST_EXPONENT) << self.bits;
+        let limit = Whole::from(LARGEST_EXPONENT) << self.bits;
         if self.low.abs() > limit || self.high.abs() > limit {
             return None;
         }
@@ -74,7 +73,7 @@ impl Enclosure {
             return Some(low);
         }
         // e^(a + w) ≤ e^a + 2w·e^a for 0 ≤ w ≤ 1
-        if width > BigInt::one() << self.bits {
+        if width > Whole::one() << self.bits {
             return Some(Self::hull(&low, &exp_of_point(&self.ends().1)));
         }
         let more = up(&(&low.high * width * 2), self.bits);
@@ -112,8 +111,8 @@ impl Enclosure {
         let w = self.bits + GUARD + self.whole_bits().min(4_000);
         let x = self.ends().0.at(w);
         let half_pi = Self::pi(w).over_int(&2.into());
-        let quarter_pi: BigInt = &half_pi.low >> 1;
-        let turns: BigInt = (&x.low + quarter_pi).div_floor(&half_pi.low);
+        let quarter_pi: Whole = &half_pi.low >> 1;
+        let turns: Whole = (&x.low + quarter_pi).div_floor(&half_pi.low);
         let r = x.minus(&half_pi.times_int(&turns));
         let quadrant = (&turns + quarters).mod_floor(&4.into()).to_i64().unwrap_or(0);
         let value = match quadrant {
@@ -124,7 +123,7 @@ impl Enclosure {
         };
         let value = value.at(self.bits);
         let width = &self.high - &self.low;
-        let one = BigInt::one() << self.bits;
+        let one = Whole::one() << self.bits;
         let low = (value.low - &width).max(-&one).min(one.clone());
         let high = (value.high + &width).min(one.clone()).max(-&one);
         Self::new(low, high, self.bits)
@@ -142,8 +141,8 @@ impl Enclosure {
     /// The inverse sine of what of the interval lies between -1 and 1.
     #[must_use]
     pub fn arcsin(&self) -> Self {
-        let one = BigInt::one() << self.bits;
-        let end = |n: &BigInt| {
+        let one = Whole::one() << self.bits;
+        let end = |n: &Whole| {
             let half_pi = Self::pi(self.bits).over_int(&2.into());
             if *n >= one {
                 return half_pi;
@@ -169,11 +168,11 @@ impl Enclosure {
 
 /// `arctan(1/n)` for a whole number above one.
 fn arctan_of_inverse(n: i64, bits: u32) -> Enclosure {
-    let square = BigInt::from(n * n);
+    let square = Whole::from(n * n);
     let mut power = Enclosure::int(1, bits).over_int(&n.into());
     let mut sum = power.clone();
     let mut k = 1i64;
-    while power.high > BigInt::one() {
+    while power.high > Whole::one() {
         power = power.over_int(&square);
         let term = power.over_int(&(2 * k + 1).into());
         sum = if k % 2 == 1 { sum.minus(&term) } else { sum.plus(&term) };
@@ -235,7 +234,7 @@ fn ln_of_point(x: &Enclosure) -> Enclosure {
     // m = x / 2^shift lies in [1/2, 1); doubled when below 0.7 it lies in [0.7, 1.4).
     let place = |shift: i64| {
         let by = i64::from(w) - i64::from(x.bits) - shift;
-        let m = if by >= 0 {
+        let m = if let Ok(by) = u32::try_from(by) {
             let n = &x.low << by;
             Enclosure::new(n.clone(), n, w)
         } else {
@@ -245,7 +244,7 @@ fn ln_of_point(x: &Enclosure) -> Enclosure {
         (m, shift)
     };
     let (mut m, mut shift) = place(shift);
-    if m.low < ((BigInt::one() << w) * 7u32) / 10u32 {
+    if m.low < ((Whole::one() << w) * 7u32) / 10u32 {
         (m, shift) = place(shift - 1);
     }
     let one = Enclosure::int(1, w);

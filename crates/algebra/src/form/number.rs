@@ -64,7 +64,7 @@ pub(super) fn in_lowest_terms(expr: &Expr) -> bool {
     }
 }
 
-pub(super) fn whole(expr: &Expr) -> Option<num_bigint::BigInt> {
+pub(super) fn whole(expr: &Expr) -> Option<crate::number::Whole> {
     let value = expr.as_plain_number().filter(Rational::is_integer)?;
     Some(value.to_integer().abs())
 }
@@ -98,7 +98,7 @@ pub(super) fn significant(written: &Written) -> Option<(u32, u32)> {
         Notation::Decimal { places } => {
             let scaled = written.value()
                 * Rational::from_integer(num_traits::Pow::pow(
-                    num_bigint::BigInt::from(10),
+                    crate::number::Whole::from(10),
                     *places,
                 ));
             let figures = digits(&scaled)?;
@@ -115,7 +115,7 @@ pub(super) fn is_standard_form(expr: &Expr) -> bool {
         ExprKind::Number(written) => match written.notation() {
             Notation::Scientific { exponent, .. } => {
                 let ten = Rational::from_integer(num_traits::Pow::pow(
-                    num_bigint::BigInt::from(10),
+                    crate::number::Whole::from(10),
                     exponent.unsigned_abs(),
                 ));
                 let mantissa =

@@ -4,7 +4,7 @@
 use super::{Atom, Kernel, KernelKind, Poly, Quotient, Root, Univariate};
 use crate::ball::Enclosure;
 use crate::number::Rational;
-use num_bigint::BigInt;
+use crate::number::Whole;
 use num_integer::Integer;
 use num_traits::{One, Signed, Zero};
 
@@ -15,10 +15,10 @@ pub fn constant(poly: &Univariate, root: &Root) -> Quotient {
         Root::Exact(value) => return Quotient::constant(value.clone()),
         Root::Between(low, high) => (low.clone(), high.clone()),
     };
-    let scale = poly.coefficients().iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
-    let common = poly.coefficients().iter().fold(BigInt::default(), |g, c| g.gcd(c.numer()));
+    let scale = poly.coefficients().iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
+    let common = poly.coefficients().iter().fold(Whole::default(), |g, c| g.gcd(c.numer()));
     let factor =
-        Rational::new(scale, if common == BigInt::default() { BigInt::one() } else { common });
+        Rational::new(scale, if common == Whole::default() { Whole::one() } else { common });
     let whole = poly.coefficients().iter().map(|c| Quotient::constant(c * &factor));
     let arguments = [low, high].map(Quotient::constant).into_iter().chain(whole).collect();
     Quotient::whole(Poly::atom(Atom::kernel(KernelKind::Algebraic, arguments)))
@@ -50,12 +50,12 @@ pub fn near(kernel: &Kernel) -> Option<String> {
 #[must_use]
 pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     let (root, poly) = parts(kernel)?;
-    let coefficients: Vec<BigInt> = poly.coefficients().iter().map(|c| c.to_integer()).collect();
+    let coefficients: Vec<Whole> = poly.coefficients().iter().map(|c| c.to_integer()).collect();
     let (low, high) = root.bounds();
     let (low, high) = (low.clone(), high.clone());
     let rising = poly.sign_at(&high) > 0;
     // The scaled polynomial at n/2^at: positive where the root lies to the left, when it rises.
-    let is_left_of_root = |n: &BigInt, at: u32| {
+    let is_left_of_root = |n: &Whole, at: u32| {
         let value = scaled_value(&coefficients, n, at);
         if value.is_zero() { None } else { Some(value.is_positive() != rising) }
     };
@@ -63,9 +63,9 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     let mut at = FIRST;
     let (mut a, mut b) = (place(&low, at), place(&high, at) + 1);
     // Ends outside the isolating interval would see other roots: stay inside it.
-    while &b - &a > BigInt::from(2) {
-        let middle: BigInt = (&a + &b) >> 1;
-        let value = Rational::new(middle.clone(), BigInt::one() << at);
+    while &b - &a > Whole::from(2) {
+        let middle: Whole = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), Whole::one() << at);
         let left = if value <= low {
             true
         } else if value >= high {
@@ -80,10 +80,10 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     }
     while at < bits + 4 {
         let next = (2 * at - 8).min(bits + 8).max(at + 1);
-        let start: BigInt = (&a + &b) << (next - at - 1);
+        let start: Whole = (&a + &b) << (next - at - 1);
         let step = newton(&coefficients, &start, next);
-        let inside = |n: &BigInt| {
-            let value = Rational::new(n.clone(), BigInt::one() << next);
+        let inside = |n: &Whole| {
+            let value = Rational::new(n.clone(), Whole::one() << next);
             low < value && value < high
         };
         let tight = step.map(|middle| (&middle - 8, middle + 8)).filter(|(a, b)| {
@@ -98,7 +98,7 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
         };
         at = next;
     }
-    let value = |n: &BigInt| Rational::new(n.clone(), BigInt::one() << at);
+    let value = |n: &Whole| Rational::new(n.clone(), Whole::one() << at);
     Some(Enclosure::between(&value(&a).max(low), &value(&b).min(high), bits))
 }
 
@@ -107,17 +107,17 @@ const FIRST: u32 = 48;
 
 /// The slow way to more bits, where Newton's method went astray.
 fn halved(
-    a: &BigInt,
-    b: &BigInt,
+    a: &Whole,
+    b: &Whole,
     by: u32,
     (low, high): (&Rational, &Rational),
     at: u32,
-    is_left_of_root: &impl Fn(&BigInt, u32) -> Option<bool>,
-) -> (BigInt, BigInt) {
+    is_left_of_root: &impl Fn(&Whole, u32) -> Option<bool>,
+) -> (Whole, Whole) {
     let (mut a, mut b) = (a << by, b << by);
-    while &b - &a > BigInt::from(2) {
-        let middle: BigInt = (&a + &b) >> 1;
-        let value = Rational::new(middle.clone(), BigInt::one() << at);
+    while &b - &a > Whole::from(2) {
+        let middle: Whole = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), Whole::one() << at);
         let left = value <= *low || (value < *high && is_left_of_root(&middle, at) != Some(false));
         if left { a = middle } else { b = middle }
     }
@@ -125,8 +125,8 @@ fn halved(
 }
 
 /// `2^(at·degree)` times the polynomial at `n/2^at`: a whole number.
-fn scaled_value(coefficients: &[BigInt], n: &BigInt, at: u32) -> BigInt {
-    let mut value = BigInt::zero();
+fn scaled_value(coefficients: &[Whole], n: &Whole, at: u32) -> Whole {
+    let mut value = Whole::zero();
     let mut shift = 0u32;
     for coefficient in coefficients.iter().rev() {
         value = value * n + (coefficient << shift);
@@ -136,8 +136,8 @@ fn scaled_value(coefficients: &[BigInt], n: &BigInt, at: u32) -> BigInt {
 }
 
 /// One step of Newton's method from `n/2^at`; nothing is proved here.
-fn newton(coefficients: &[BigInt], n: &BigInt, at: u32) -> Option<BigInt> {
-    let (mut value, mut slope) = (BigInt::zero(), BigInt::zero());
+fn newton(coefficients: &[Whole], n: &Whole, at: u32) -> Option<Whole> {
+    let (mut value, mut slope) = (Whole::zero(), Whole::zero());
     for coefficient in coefficients.iter().rev() {
         slope = ((slope * n) >> at) + &value;
         value = ((value * n) >> at) + (coefficient << at);

@@ -238,7 +238,7 @@ fn separation(poly: &Poly) -> Option<u64> {
     let mut kernels = BTreeSet::new();
     collect_kernels(poly, &mut kernels);
     let mut degree: u64 = 1;
-    let mut parts = num_bigint::BigInt::from(1);
+    let mut parts = crate::number::Whole::from(1);
     for kernel in kernels {
         if kernel.kind == KernelKind::Cos {
             let turns = super::circular::turns(kernel.arguments.first()?)?;
@@ -275,7 +275,7 @@ fn degree_of(kernel: &Kernel) -> Option<u64> {
 }
 
 /// The degree of the real field that holds all `2 cos(πa/b)`: φ(2b)/2.
-fn cyclotomic_degree(b: &num_bigint::BigInt) -> Option<u64> {
+fn cyclotomic_degree(b: &crate::number::Whole) -> Option<u64> {
     let twice = b.to_u64().filter(|&b| b < 10_000)? * 2;
     let totient = (1..=twice).filter(|k| k.gcd(&twice) == 1).count() as u64;
     Some((totient / 2).max(1))
@@ -291,10 +291,10 @@ struct Algebraic {
     below: u64,
 }
 
-fn log_of(n: &num_bigint::BigInt) -> u64 {
+fn log_of(n: &crate::number::Whole) -> u64 {
     // 2^(bits - 1) ≤ n < 2^bits; exact for powers of two, which are common.
-    let bits = n.magnitude().bits();
-    if n.magnitude().trailing_zeros() == Some(bits.saturating_sub(1)) {
+    let bits = n.bits();
+    if n.trailing_zeros() == Some(bits.saturating_sub(1)) {
         bits.saturating_sub(1) * UNIT
     } else {
         bits * UNIT
@@ -303,7 +303,7 @@ fn log_of(n: &num_bigint::BigInt) -> u64 {
 
 impl Algebraic {
     fn of_poly(poly: &Poly) -> Option<Self> {
-        let scale = poly.terms().fold(num_bigint::BigInt::from(1), |m, (_, c)| m.lcm(c.denom()));
+        let scale = poly.terms().fold(crate::number::Whole::from(1), |m, (_, c)| m.lcm(c.denom()));
         let mut parts: Vec<(u64, u64)> = Vec::new();
         let mut below_all: u64 = log_of(&scale);
         // Every denominator is brought to the product of the highest powers of the atoms' own.

@@ -4,7 +4,7 @@
 use super::{Atom, Poly, Univariate, divide};
 use crate::budget::{Budget, Spent};
 use crate::number::Rational;
-use num_bigint::BigInt;
+use crate::number::Whole;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
@@ -80,22 +80,22 @@ pub fn primitive(poly: &Poly) -> Poly {
 /// The prime factors of a positive whole number, by trial division. What is left when the trials
 /// end is given as one factor, prime or not.
 #[must_use]
-pub fn primes(n: &BigInt) -> Vec<(BigInt, u32)> {
+pub fn primes(n: &Whole) -> Vec<(Whole, u32)> {
     let mut found = Vec::new();
     let mut rest = n.abs();
     let mut p = 2u32;
-    while p <= 2_000 && BigInt::from(u64::from(p) * u64::from(p)) <= rest {
+    while p <= 2_000 && Whole::from(u64::from(p) * u64::from(p)) <= rest {
         let mut times = 0;
         while rest.is_multiple_of(&p.into()) {
             rest /= p;
             times += 1;
         }
         if times > 0 {
-            found.push((BigInt::from(p), times));
+            found.push((Whole::from(p), times));
         }
         p += if p == 2 { 1 } else { 2 };
     }
-    if rest > BigInt::one() {
+    if rest > Whole::one() {
         // A power of one number is told as such: 10007² would otherwise hide its root.
         let bits = u32::try_from(rest.bits()).unwrap_or(u32::MAX).min(64);
         let power = (2..=bits).rev().find_map(|k| {
@@ -109,7 +109,7 @@ pub fn primes(n: &BigInt) -> Vec<(BigInt, u32)> {
 
 /// A rational number as a product of primes with whole exponents, without its sign.
 #[must_use]
-pub fn prime_powers(value: &Rational) -> Vec<(BigInt, i64)> {
+pub fn prime_powers(value: &Rational) -> Vec<(Whole, i64)> {
     let above = primes(value.numer()).into_iter().map(|(p, k)| (p, i64::from(k)));
     let below = primes(value.denom()).into_iter().map(|(p, k)| (p, -i64::from(k)));
     above.chain(below).filter(|(p, _)| !p.is_one() && p.to_i64() != Some(0)).collect()

@@ -10,7 +10,7 @@ use std::collections::BTreeSet;
 use std::sync::Arc;
 
 /// What a polynomial is a polynomial in.
-#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord)]
+#[derive(Debug, Clone, PartialEq, Eq)]
 pub enum Atom {
     /// A letter.
     Symbol(Arc<str>),
@@ -349,6 +349,32 @@ impl Monomial {
     pub fn partition(&self, test: impl Fn(&Atom) -> bool) -> (Self, Self) {
         let (a, b) = self.0.iter().cloned().partition(|(atom, _)| test(atom));
         (Self(a), Self(b))
+    }
+}
+
+impl PartialOrd for Atom {
+    fn partial_cmp(&self, other: &Self) -> Option<Ordering> {
+        Some(self.cmp(other))
+    }
+}
+
+impl Ord for Atom {
+    fn cmp(&self, other: &Self) -> Ordering {
+        let rank = |atom: &Self| match atom {
+            Self::Symbol(_) => 0,
+            Self::Constant(_) => 1,
+            Self::Unit(_) => 2,
+            Self::Kernel(_) => 3,
+        };
+        match (self, other) {
+            (Self::Symbol(a), Self::Symbol(b)) => a.cmp(b),
+            (Self::Constant(a), Self::Constant(b)) => a.cmp(b),
+            (Self::Unit(a), Self::Unit(b)) => a.cmp(b),
+            // Kernels are shared: most that are equal are one and the same.
+            (Self::Kernel(a), Self::Kernel(b)) if Arc::ptr_eq(a, b) => Ordering::Equal,
+            (Self::Kernel(a), Self::Kernel(b)) => a.cmp(b),
+            _ => rank(self).cmp(&rank(other)),
+        }
     }
 }
 

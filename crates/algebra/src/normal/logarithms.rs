@@ -30,8 +30,8 @@ pub(super) fn together(poly: &Poly) -> Option<Expr> {
     if logs.len() < 2 {
         return None;
     }
-    let below = logs.iter().fold(num_bigint::BigInt::one(), |m, (_, c)| m.lcm(c.denom()));
-    let above = logs.iter().fold(num_bigint::BigInt::default(), |g, (_, c)| {
+    let below = logs.iter().fold(crate::number::Whole::one(), |m, (_, c)| m.lcm(c.denom()));
+    let above = logs.iter().fold(crate::number::Whole::default(), |g, (_, c)| {
         g.gcd(&(c.numer() * (&below / c.denom())))
     });
     let factor = Rational::new(above, below);

@@ -5,12 +5,14 @@ use crate::budget::{self, Budget, Spent};
 use crate::expr::Expr;
 use crate::number::{Rational, from_int, is_within_bits};
 use num_traits::{One, Signed, Zero};
+use std::cmp::Ordering;
 use std::collections::{BTreeMap, BTreeSet};
 
 /// A sum of monomials with nonzero coefficients.
 #[derive(Debug, Clone, Default, PartialEq, Eq, PartialOrd, Ord)]
 pub struct Poly {
-    terms: BTreeMap<Monomial, Rational>,
+    /// Each monomial once, in their order.
+    terms: Vec<(Monomial, Rational)>,
 }
 
 impl Poly {
@@ -38,7 +40,15 @@ impl Poly {
 
     /// Its monomials and their coefficients.
     pub fn terms(&self) -> impl Iterator<Item = (&Monomial, &Rational)> {
-        self.terms.iter()
+        self.terms.iter().map(|(monomial, coefficient)| (monomial, coefficient))
+    }
+
+    fn monomials(&self) -> impl Iterator<Item = &Monomial> {
+        self.terms.iter().map(|(monomial, _)| monomial)
+    }
+
+    fn coefficients(&self) -> impl DoubleEndedIterator<Item = &Rational> {
+        self.terms.iter().map(|(_, coefficient)| coefficient)
     }
 
     /// How many terms it has.
@@ -62,9 +72,9 @@ impl Poly {
     /// Its value when no atom is left in it.
     #[must_use]
     pub fn as_constant(&self) -> Option<Rational> {
-        match self.terms.len() {
-            0 => Some(Rational::zero()),
-            1 => self.terms.get(&Monomial::default()).cloned(),
+        match self.terms.as_slice() {
+            [] => Some(Rational::zero()),
+            [(monomial, value)] if monomial.is_one() => Some(value.clone()),
             _ => None,
         }
     }
@@ -80,36 +90,39 @@ impl Poly {
     /// The only term, when there is just one.
     #[must_use]
     pub fn as_term(&self) -> Option<(&Monomial, &Rational)> {
-        if self.terms.len() == 1 { self.terms.iter().next() } else { None }
+        match self.terms.as_slice() {
+            [(monomial, coefficient)] => Some((monomial, coefficient)),
+            _ => None,
+        }
     }
 
     /// The leading term, in the lexicographic order.
     #[must_use]
     pub fn leading_term(&self) -> Option<(&Monomial, &Rational)> {
-        self.terms.iter().next_back()
+        self.terms.last().map(|(monomial, coefficient)| (monomial, coefficient))
     }
 
     /// The atoms in it, not counting those inside kernels.
     #[must_use]
     pub fn atoms(&self) -> BTreeSet<&Atom> {
-        self.terms.keys().flat_map(|m| m.iter().map(|(atom, _)| atom)).collect()
+        self.monomials().flat_map(|m| m.iter().map(|(atom, _)| atom)).collect()
     }
 
     /// Whether no letter stands in it, not even inside a kernel.
     #[must_use]
     pub fn is_constant(&self) -> bool {
-        self.terms.keys().all(|m| m.iter().all(|(atom, _)| atom.is_constant()))
+        self.monomials().all(|m| m.iter().all(|(atom, _)| atom.is_constant()))
     }
 
     /// Whether `letter` stands anywhere in it.
     #[must_use]
     pub fn mentions(&self, letter: &str) -> bool {
-        self.terms.keys().any(|m| m.iter().any(|(atom, _)| atom.mentions(letter)))
+        self.monomials().any(|m| m.iter().any(|(atom, _)| atom.mentions(letter)))
     }
 
     /// Adds every letter in it, those inside kernels too.
     pub fn collect_symbols(&self, found: &mut BTreeSet<String>) {
-        for (atom, _) in self.terms.keys().flat_map(Monomial::iter) {
+        for (atom, _) in self.monomials().flat_map(Monomial::iter) {
             atom.collect_symbols(found);
         }
     }
@@ -126,17 +139,67 @@ impl Poly {
         if coefficient.is_zero() {
             return;
         }
-        match self.terms.entry(monomial) {
-            std::collections::btree_map::Entry::Vacant(slot) => {
-                slot.insert(coefficient);
+        // Terms mostly come in their order.
+        let place = match self.terms.last() {
+            Some((last, _)) if *last >= monomial => {
+                self.terms.binary_search_by(|(m, _)| m.cmp(&monomial))
             }
-            std::collections::btree_map::Entry::Occupied(mut slot) => {
-                *slot.get_mut() += coefficient;
-                if slot.get().is_zero() {
-                    slot.remove();
+            _ => Err(self.terms.len()),
+        };
+        match place {
+            Err(at) => self.terms.insert(at, (monomial, coefficient)),
+            Ok(at) => {
+                self.terms[at].1 += coefficient;
+                if self.terms[at].1.is_zero() {
+                    self.terms.remove(at);
                 }
             }
         }
+    }
+
+    /// Puts terms in order and those with one monomial together.
+    fn gather(mut terms: Vec<(Monomial, Rational)>) -> Self {
+        if !terms.is_sorted_by(|a, b| a.0 < b.0) {
+            terms.sort_by(|a, b| a.0.cmp(&b.0));
+            terms.dedup_by(|later, kept| {
+                let same = later.0 == kept.0;
+                if same {
+                    kept.1 += &later.1;
+                }
+                same
+            });
+        }
+        terms.retain(|(_, coefficient)| !coefficient.is_zero());
+        Self { terms }
+    }
+
+    /// The sum of two sorted lists of terms, or their difference.
+    fn merged(&self, other: &Self, is_minus: bool) -> Self {
+        let signed = |c: &Rational| if is_minus { -c } else { c.clone() };
+        let mut terms = Vec::with_capacity(self.len() + other.len());
+        let (mut a, mut b) = (self.terms.as_slice(), other.terms.as_slice());
+        while let ([first, rest_a @ ..], [second, rest_b @ ..]) = (a, b) {
+            match first.0.cmp(&second.0) {
+                Ordering::Less => {
+                    terms.push(first.clone());
+                    a = rest_a;
+                }
+                Ordering::Greater => {
+                    terms.push((second.0.clone(), signed(&second.1)));
+                    b = rest_b;
+                }
+                Ordering::Equal => {
+                    let sum = if is_minus { &first.1 - &second.1 } else { &first.1 + &second.1 };
+                    if !sum.is_zero() {
+                        terms.push((first.0.clone(), sum));
+                    }
+                    (a, b) = (rest_a, rest_b);
+                }
+            }
+        }
+        terms.extend_from_slice(a);
+        terms.extend(b.iter().map(|(monomial, c)| (monomial.clone(), signed(c))));
+        Self { terms }
     }
 
     /// `self + other`
@@ -145,27 +208,24 @@ impl Poly {
     /// [`Spent`] when the budget does not reach.
     pub fn add(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
         budget.spend(self.len() + other.len())?;
-        let mut sum = self.clone();
-        for (monomial, coefficient) in &other.terms {
-            sum.add_term(monomial.clone(), coefficient.clone());
-        }
-        sum.checked()
+        self.merged(other, false).checked()
     }
 
     /// `self × factor`
     #[must_use]
     pub fn scale(&self, factor: &Rational) -> Self {
-        let mut scaled = Self::default();
-        for (monomial, coefficient) in &self.terms {
-            scaled.add_term(monomial.clone(), coefficient * factor);
+        if factor.is_zero() {
+            return Self::default();
         }
-        scaled
+        let scaled = self.terms.iter().map(|(monomial, c)| (monomial.clone(), c * factor));
+        Self { terms: scaled.collect() }
     }
 
     /// `-self`
     #[must_use]
     pub fn negated(&self) -> Self {
-        self.scale(&-Rational::one())
+        let negated = self.terms.iter().map(|(monomial, c)| (monomial.clone(), -c));
+        Self { terms: negated.collect() }
     }
 
     /// `self × other`, with the relations of the atoms carried out: `√p · √p = p`.
@@ -174,7 +234,7 @@ impl Poly {
     /// [`Spent`] when the budget does not reach.
     pub fn multiply(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
         budget.spend(4 * self.len() * other.len())?;
-        let mut product = Self::default();
+        let mut product = Vec::with_capacity((self.len() * other.len()).min(budget::TERMS));
         let mut to_reduce = Vec::new();
         for (left, a) in &self.terms {
             for (right, b) in &other.terms {
@@ -190,20 +250,20 @@ impl Poly {
                 if reduces {
                     to_reduce.push((monomial, coefficient));
                 } else {
-                    product.add_term(monomial, coefficient);
+                    product.push((monomial, coefficient));
                 }
             }
-            if product.len() > budget::TERMS {
-                return Err(Spent);
+            if product.len() > 4 * budget::TERMS {
+                product = Self::gather(product).terms;
+                if product.len() > budget::TERMS {
+                    return Err(Spent);
+                }
             }
         }
         for (monomial, coefficient) in to_reduce {
-            let reduced = reduced(&monomial, coefficient, budget)?;
-            for (monomial, coefficient) in reduced.terms {
-                product.add_term(monomial, coefficient);
-            }
+            product.append(&mut reduced(&monomial, coefficient, budget)?.terms);
         }
-        product.checked()
+        Self::gather(product).checked()
     }
 
     /// The square without a budget, for polynomials of few terms; `None` for longer ones.
@@ -218,11 +278,7 @@ impl Poly {
     /// `self - other` without limits.
     #[must_use]
     pub(super) fn minus_plainly(&self, other: &Self) -> Self {
-        let mut difference = self.clone();
-        for (monomial, coefficient) in &other.terms {
-            difference.add_term(monomial.clone(), -coefficient);
-        }
-        difference
+        self.merged(other, true)
     }
 
     /// `self` to a whole power.
@@ -242,20 +298,20 @@ impl Poly {
     }
 
     fn checked(self) -> Result<Self, Spent> {
-        let fits = self.len() <= budget::TERMS && self.terms.values().all(is_within_bits);
+        let fits = self.len() <= budget::TERMS && self.coefficients().all(is_within_bits);
         if fits { Ok(self) } else { Err(Spent) }
     }
 
     /// The coefficient of the first monomial in the order of the map; zero for the zero polynomial.
     #[must_use]
     pub fn leading(&self) -> Rational {
-        self.terms.values().next_back().cloned().unwrap_or_else(Rational::zero)
+        self.coefficients().next_back().cloned().unwrap_or_else(Rational::zero)
     }
 
     /// The largest monomial that divides every term.
     #[must_use]
     pub fn monomial_content(&self) -> Monomial {
-        let mut monomials = self.terms.keys();
+        let mut monomials = self.monomials();
         let Some(first) = monomials.next() else { return Monomial::default() };
         monomials.fold(first.clone(), |common, monomial| common.common(monomial))
     }
@@ -265,7 +321,7 @@ impl Poly {
     #[must_use]
     pub fn number_content(&self) -> Rational {
         use num_integer::Integer;
-        let mut values = self.terms.values();
+        let mut values = self.coefficients();
         let Some(first) = values.next() else { return Rational::zero() };
         let (top, bottom) = values
             .fold((first.numer().clone(), first.denom().clone()), |(top, bottom), c| {
@@ -331,7 +387,7 @@ impl Poly {
                 return self.scale(&below).to_expr().over(Expr::rational(&below));
             }
         }
-        let mut terms: Vec<_> = self.terms.iter().collect();
+        let mut terms: Vec<_> = self.terms().collect();
         terms.sort_by(|a, b| b.0.degree().cmp(&a.0.degree()).then_with(|| b.0.cmp(a.0)));
         if self.is_constant() {
             // Numbers come before roots: 1 + √2.

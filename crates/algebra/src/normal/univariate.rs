@@ -7,8 +7,8 @@
 use super::{Atom, Poly};
 use crate::budget::{self, Budget, Spent};
 use crate::expr::Expr;
+use crate::number::Whole;
 use crate::number::{Rational, from_int};
-use num_bigint::BigInt;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
@@ -105,9 +105,9 @@ impl Univariate {
     #[must_use]
     pub fn sign_at(&self, x: &Rational) -> i8 {
         // Over one denominator: whole numbers need no common factors taken out on the way.
-        let scale = self.coefficients.iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
-        let mut power = BigInt::one();
-        let mut sum = BigInt::zero();
+        let scale = self.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
+        let mut power = Whole::one();
+        let mut sum = Whole::zero();
         for coefficient in self.coefficients.iter().rev() {
             let whole = coefficient.numer() * (&scale / coefficient.denom());
             sum = sum * x.numer() + whole * &power;
@@ -133,9 +133,9 @@ impl Univariate {
 
     /// With whole coefficients that have no common factor, and the same signs everywhere.
     fn whole(&self) -> Self {
-        let below = self.coefficients.iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
+        let below = self.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
         let whole = |c: &Rational| c.numer() * (&below / c.denom());
-        let common = self.coefficients.iter().fold(BigInt::zero(), |g, c| g.gcd(&whole(c)));
+        let common = self.coefficients.iter().fold(Whole::zero(), |g, c| g.gcd(&whole(c)));
         if common.is_zero() {
             return self.clone();
         }
@@ -296,7 +296,7 @@ impl Univariate {
         if rest.degree() == 1 {
             found.push(-&rest.coefficients[0] / &rest.coefficients[1]);
         } else if rest.degree() > 1 {
-            let scale = rest.coefficients.iter().fold(BigInt::one(), |m, c| m.lcm(c.denom()));
+            let scale = rest.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
             let whole = |c: &Rational| (c * Rational::from_integer(scale.clone())).to_integer();
             let tops = divisors(&whole(&rest.coefficients[0]))?;
             let bottoms = divisors(&whole(rest.coefficients.last()?))?;
@@ -436,15 +436,15 @@ fn isolate(
 }
 
 /// The positive divisors; `None` when the number is too large to factor by trial.
-fn divisors(n: &BigInt) -> Option<Vec<BigInt>> {
+fn divisors(n: &Whole) -> Option<Vec<Whole>> {
     let n = n.abs().to_u64().filter(|&n| n > 0 && n < 10_000_000_000)?;
     let mut found = Vec::new();
     let mut d = 1u64;
     while d * d <= n {
         if n % d == 0 {
-            found.push(BigInt::from(d));
+            found.push(Whole::from(d));
             if d * d != n {
-                found.push(BigInt::from(n / d));
+                found.push(Whole::from(n / d));
             }
         }
         d += 1;

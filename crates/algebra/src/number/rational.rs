@@ -1,18 +1,18 @@
 //! Exact rational numbers, and what schools ask of them: roots that come out, decimals, rounding.
 
+use super::Whole;
 use crate::budget;
-use num_bigint::BigInt;
 use num_integer::Integer;
-use num_rational::BigRational;
+use num_rational::Ratio;
 use num_traits::{One, Pow, Signed, ToPrimitive, Zero};
 
 /// A fraction in lowest terms with a positive denominator.
-pub type Rational = BigRational;
+pub type Rational = Ratio<Whole>;
 
 /// The whole number `n`.
 #[must_use]
 pub fn from_int(n: i64) -> Rational {
-    Rational::from_integer(BigInt::from(n))
+    Rational::from_integer(Whole::from(n))
 }
 
 /// Whether numerator and denominator are small enough to go on with.
@@ -37,7 +37,7 @@ pub fn exact_root(value: &Rational, index: u32) -> Option<Rational> {
     if index == 0 || (value.is_negative() && index.is_multiple_of(2)) {
         return None;
     }
-    let root = |n: &BigInt| {
+    let root = |n: &Whole| {
         let r = n.abs().nth_root(index);
         (Pow::pow(&r, index) == n.abs()).then_some(r)
     };
@@ -49,21 +49,21 @@ pub fn exact_root(value: &Rational, index: u32) -> Option<Rational> {
 /// Splits a positive whole number into `outside² · ∏ primes`, the primes distinct, by trial division.
 /// `None` when a factor stays that is too large to be sure of.
 #[must_use]
-pub fn square_part(n: &BigInt) -> Option<(BigInt, Vec<u64>)> {
+pub fn square_part(n: &Whole) -> Option<(Whole, Vec<u64>)> {
     let mut rest = n.clone();
-    let (mut outside, mut primes) = (BigInt::one(), Vec::new());
+    let (mut outside, mut primes) = (Whole::one(), Vec::new());
     let mut p = 2u64;
-    while p <= 10_000 && BigInt::from(p * p) <= rest {
+    while p <= 10_000 && Whole::from(p * p) <= rest {
         let mut times = 0u32;
         loop {
-            let (quotient, remainder) = rest.div_rem(&BigInt::from(p));
+            let (quotient, remainder) = rest.div_rem(&Whole::from(p));
             if !remainder.is_zero() {
                 break;
             }
             rest = quotient;
             times += 1;
         }
-        outside *= BigInt::from(p).pow(times / 2);
+        outside *= Whole::from(p).pow(times / 2);
         if times % 2 == 1 {
             primes.push(p);
         }
@@ -89,7 +89,7 @@ pub fn decimal_places(value: &Rational) -> Option<u32> {
     let mut rest = value.denom().clone();
     let mut count = [0u32; 2];
     for (slot, p) in count.iter_mut().zip([2, 5]) {
-        let p = BigInt::from(p);
+        let p = Whole::from(p);
         while (&rest % &p).is_zero() {
             rest /= &p;
             *slot += 1;
@@ -101,14 +101,14 @@ pub fn decimal_places(value: &Rational) -> Option<u32> {
 /// Rounds to `places` decimal places; ties go away from zero.
 #[must_use]
 pub fn round_to_places(value: &Rational, places: u32) -> Rational {
-    let scale = Rational::from_integer(BigInt::from(10).pow(places));
+    let scale = Rational::from_integer(Whole::from(10).pow(places));
     (value * &scale).round() / scale
 }
 
 /// The decimal of `value` with exactly `places` places, rounded when it has more.
 #[must_use]
 pub fn to_decimal_text(value: &Rational, places: u32) -> String {
-    let scaled = (value * Rational::from_integer(BigInt::from(10).pow(places))).round();
+    let scaled = (value * Rational::from_integer(Whole::from(10).pow(places))).round();
     let digits = scaled.numer().abs().to_string();
     let sign = if scaled.is_negative() { "-" } else { "" };
     if places == 0 {

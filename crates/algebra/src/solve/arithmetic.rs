@@ -3,8 +3,8 @@
 
 use super::steps::Rule;
 use crate::expr::{Expr, ExprKind};
+use crate::number::Whole;
 use crate::number::{Rational, exact_root, from_int, square_part};
-use num_bigint::BigInt;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
@@ -212,7 +212,7 @@ fn common_denominator(expr: &Expr) -> Option<Expr> {
     if !is_sum(expr) {
         return None;
     }
-    let mut below = BigInt::one();
+    let mut below = Whole::one();
     let mut different = std::collections::BTreeSet::new();
     for term in terms(expr) {
         let value = number(&term)?;
@@ -232,14 +232,14 @@ fn common_denominator(expr: &Expr) -> Option<Expr> {
     .or_else(|| Some(spread(expr, &below)))
 }
 
-fn over(value: &Rational, below: &BigInt) -> Expr {
+fn over(value: &Rational, below: &Whole) -> Expr {
     let above = value.numer() * (below / value.denom());
     let size = Expr::rational(&Rational::from_integer(above.abs()));
     let fraction = size.over(Expr::rational(&Rational::from_integer(below.clone())));
     if above.is_negative() { fraction.negative() } else { fraction }
 }
 
-fn spread(expr: &Expr, below: &BigInt) -> Expr {
+fn spread(expr: &Expr, below: &Whole) -> Expr {
     match &expr.kind {
         ExprKind::Add(a, b) => spread(a, below).plus(spread(b, below)),
         ExprKind::Subtract(a, b) => spread(a, below).minus(spread(b, below)),

@@ -109,9 +109,9 @@ impl Row {
     /// With whole numbers that have no common factor.
     fn whole(mut self) -> Self {
         let all = || self.a.iter().chain([&self.c]);
-        let below = all().fold(num_bigint::BigInt::one(), |m, q| m.lcm(q.denom()));
+        let below = all().fold(crate::number::Whole::one(), |m, q| m.lcm(q.denom()));
         let above = all()
-            .fold(num_bigint::BigInt::zero(), |g, q| g.gcd(&(q.numer() * (&below / q.denom()))));
+            .fold(crate::number::Whole::zero(), |g, q| g.gcd(&(q.numer() * (&below / q.denom()))));
         if !above.is_zero() {
             let factor = Rational::new(below, above);
             self.a = self.a.map(|a| a * &factor);

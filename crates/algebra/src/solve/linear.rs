@@ -9,8 +9,8 @@ use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
 use crate::normal::{Normaliser, Univariate, Values};
 use crate::number::Rational;
+use crate::number::Whole;
 use crate::step::Role;
-use num_bigint::BigInt;
 use num_integer::Integer;
 use num_traits::{One, Signed, Zero};
 
@@ -41,7 +41,7 @@ pub fn solve_linear(line: &Line, letter: &str) -> Result<Vec<Step>, Unsolved> {
     let clears = [left, right].iter().any(|side| has_fraction_with(side, letter));
     if clears {
         let all = left_terms.iter().chain(&right_terms);
-        let lcd = all.fold(BigInt::one(), |lcd, term| lcd.lcm(term.coefficient.denom()));
+        let lcd = all.fold(Whole::one(), |lcd, term| lcd.lcm(term.coefficient.denom()));
         if !lcd.is_one() {
             let factor = Rational::from_integer(lcd);
             for term in left_terms.iter_mut().chain(&mut right_terms) {

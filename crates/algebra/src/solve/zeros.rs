@@ -279,7 +279,7 @@ pub(crate) fn product_of_logarithms(
     letter: &str,
     budget: &mut Budget,
 ) -> Result<(Quotient, Quotient), NotNormal> {
-    let mut scale = num_bigint::BigInt::one();
+    let mut scale = crate::number::Whole::one();
     let mut rest = poly.clone();
     let mut linear = Vec::new();
     for atom in moving {

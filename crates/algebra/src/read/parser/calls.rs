@@ -5,6 +5,7 @@ use super::super::token::{Token, TokenKind as T};
 use super::{POSTFIX, POWER, PRODUCT, Parsed, Parser, begins_value};
 use crate::budget;
 use crate::expr::{Expr, ExprKind, Function, Span};
+use num_traits::ToPrimitive;
 
 impl Parser<'_> {
     /// Expressions in brackets, parted by commas.
@@ -226,7 +227,7 @@ impl Parser<'_> {
 fn small_index(expr: &Expr) -> Option<u32> {
     let value = expr.as_plain_number()?;
     let index = value.is_integer().then(|| value.to_integer())?;
-    u32::try_from(&index).ok().filter(|n| (2..=20).contains(n))
+    index.to_u32().filter(|n| (2..=20).contains(n))
 }
 
 pub(super) fn root(index: u32, radicand: Expr, start: Span) -> Expr {

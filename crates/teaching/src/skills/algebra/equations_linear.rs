@@ -14,6 +14,7 @@ use algebra::number::from_int;
 use algebra::solve::{linear_coefficients, solve_linear, solve_undoing};
 use algebra::write::latex_line;
 use algebra::{Expr, Line, Role};
+use num_traits::ToPrimitive;
 
 /// The skill `equations.linear`.
 pub struct Linear;
@@ -210,8 +211,9 @@ fn tidied(line: &Line) -> Option<Line> {
     let side = |expr: &Expr| {
         let (a, b) = linear_coefficients(expr, "x")?;
         let zero = from_int(0);
-        let number = |v: &algebra::Rational| v.is_integer().then(|| i64::try_from(v.to_integer()));
-        let (a_int, b_int) = (number(&a)?.ok()?, number(&b)?.ok()?);
+        let number =
+            |v: &algebra::Rational| v.is_integer().then(|| v.to_integer().to_i64()).flatten();
+        let (a_int, b_int) = (number(&a)?, number(&b)?);
         Some(if a == zero { Expr::int(b_int) } else { shifted(multiple(a_int), b_int) })
     };
     Some(Line::equation(side(left)?, side(right)?))

@@ -1,0 +1,516 @@
+//! Whole numbers without a limit, quick while they are small.
+//!
+//! Nearly every number of school mathematics fits a machine word; a [`Whole`] keeps it there, without
+//! memory of its own, and becomes a [`BigInt`] when an operation would not fit. There is one way to hold
+//! each value (`Big` never holds what `Small` could), so equality and hashing are those of the parts.
+
+use num_bigint::{BigInt, ToBigInt};
+use num_integer::{Integer, Roots};
+use num_traits::{Num, One, Pow, Signed, ToPrimitive, Zero};
+use std::cmp::Ordering;
+use std::fmt;
+use std::ops::{
+    Add, AddAssign, Div, DivAssign, Mul, MulAssign, Neg, Rem, RemAssign, Shl, Shr, Sub, SubAssign,
+};
+use std::str::FromStr;
+
+/// A whole number of any size.
+#[derive(Clone, PartialEq, Eq, Hash)]
+pub struct Whole(Held);
+
+#[derive(Clone, PartialEq, Eq, Hash)]
+enum Held {
+    Small(i128),
+    Big(Box<BigInt>),
+}
+
+use Held::{Big, Small};
+
+/// Both numbers as machine words, when they are: most divisions and common factors go this way.
+fn words(a: i128, b: i128) -> Option<(i64, i64)> {
+    Some((i64::try_from(a).ok()?, i64::try_from(b).ok()?))
+}
+
+impl Whole {
+    const fn small(n: i128) -> Self {
+        Self(Small(n))
+    }
+
+    fn big(&self) -> BigInt {
+        match &self.0 {
+            Small(n) => BigInt::from(*n),
+            Big(n) => BigInt::clone(n),
+        }
+    }
+
+    /// The two numbers by `quick` where it can tell, by `exact` otherwise.
+    fn joined(
+        &self,
+        other: &Self,
+        quick: impl FnOnce(i128, i128) -> Option<i128>,
+        exact: impl FnOnce(&BigInt, &BigInt) -> BigInt,
+    ) -> Self {
+        if let (Small(a), Small(b)) = (&self.0, &other.0)
+            && let Some(result) = quick(*a, *b)
+        {
+            return Self::small(result);
+        }
+        match (&self.0, &other.0) {
+            (Big(a), Big(b)) => exact(a, b).into(),
+            (Big(a), Small(_)) => exact(a, &other.big()).into(),
+            (Small(_), Big(b)) => exact(&self.big(), b).into(),
+            (Small(_), Small(_)) => exact(&self.big(), &other.big()).into(),
+        }
+    }
+
+    /// How many binary digits its size has; 0 for zero.
+    #[must_use]
+    pub fn bits(&self) -> u64 {
+        match &self.0 {
+            Small(n) => u64::from(u128::BITS - n.unsigned_abs().leading_zeros()),
+            Big(n) => n.bits(),
+        }
+    }
+
+    /// How often 2 divides it; `None` for zero.
+    #[must_use]
+    pub fn trailing_zeros(&self) -> Option<u64> {
+        match &self.0 {
+            Small(0) => None,
+            Small(n) => Some(u64::from(n.trailing_zeros())),
+            Big(n) => n.trailing_zeros(),
+        }
+    }
+
+    /// Its digits in a base from 2 to 36, small letters for ten and more.
+    #[must_use]
+    pub fn to_str_radix(&self, base: u32) -> String {
+        self.big().to_str_radix(base)
+    }
+
+    /// The whole part of the `index`-th root.
+    ///
+    /// # Panics
+    /// For an even root of a negative number, and for index 0, as the numbers of the machine do.
+    #[must_use]
+    pub fn nth_root(&self, index: u32) -> Self {
+        match &self.0 {
+            Small(n) => Self::small(n.nth_root(index)),
+            Big(n) => n.nth_root(index).into(),
+        }
+    }
+}
+
+impl From<BigInt> for Whole {
+    fn from(n: BigInt) -> Self {
+        n.to_i128().map_or_else(|| Self(Big(Box::new(n))), Self::small)
+    }
+}
+
+macro_rules! from_machine {
+    ($($machine:ty),*) => {$(
+        impl From<$machine> for Whole {
+            fn from(n: $machine) -> Self {
+                Self::small(i128::from(n))
+            }
+        }
+    )*};
+}
+from_machine!(u8, u32, u64, i32, i64, i128);
+
+impl From<usize> for Whole {
+    fn from(n: usize) -> Self {
+        // A usize has at most 64 bits on every machine that Rust knows.
+        Self::small(n as i128)
+    }
+}
+
+impl Default for Whole {
+    fn default() -> Self {
+        Self::small(0)
+    }
+}
+
+impl FromStr for Whole {
+    type Err = num_bigint::ParseBigIntError;
+
+    fn from_str(digits: &str) -> Result<Self, Self::Err> {
+        BigInt::from_str(digits).map(Self::from)
+    }
+}
+
+impl fmt::Display for Whole {
+    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
+        match &self.0 {
+            Small(n) => fmt::Display::fmt(n, f),
+            Big(n) => fmt::Display::fmt(n, f),
+        }
+    }
+}
+
+impl fmt::Debug for Whole {
+    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
+        fmt::Display::fmt(self, f)
+    }
+}
+
+impl PartialOrd for Whole {
+    fn partial_cmp(&self, other: &Self) -> Option<Ordering> {
+        Some(self.cmp(other))
+    }
+}
+
+impl Ord for Whole {
+    fn cmp(&self, other: &Self) -> Ordering {
+        // A big number is further from zero than any small one: its sign alone decides.
+        let sign = |n: &BigInt| if n.is_negative() { Ordering::Less } else { Ordering::Greater };
+        match (&self.0, &other.0) {
+            (Small(a), Small(b)) => a.cmp(b),
+            (Big(a), Big(b)) => a.cmp(b),
+            (Big(a), Small(_)) => sign(a),
+            (Small(_), Big(b)) => sign(b).reverse(),
+        }
+    }
+}
+
+fn multiplied(a: i128, b: i128) -> Option<i128> {
+    match words(a, b) {
+        Some((a, b)) => Some(i128::from(a) * i128::from(b)),
+        None => a.checked_mul(b),
+    }
+}
+
+fn divided(a: i128, b: i128) -> Option<i128> {
+    match words(a, b).and_then(|(a, b)| a.checked_div(b)) {
+        Some(quotient) => Some(i128::from(quotient)),
+        None => a.checked_div(b),
+    }
+}
+
+fn remaining(a: i128, b: i128) -> Option<i128> {
+    match words(a, b).and_then(|(a, b)| a.checked_rem(b)) {
+        Some(rest) => Some(i128::from(rest)),
+        None => a.checked_rem(b),
+    }
+}
+
+/// The operators between two whole numbers, borrowed or not, and with a machine number on the right.
+macro_rules! operator {
+    ($trait:ident $method:ident, $assign:ident $assign_method:ident, $quick:expr, $exact:expr) => {
+        impl $trait<&Whole> for &Whole {
+            type Output = Whole;
+            fn $method(self, other: &Whole) -> Whole {
+                self.joined(other, $quick, $exact)
+            }
+        }
+        impl $trait for Whole {
+            type Output = Whole;
+            fn $method(self, other: Whole) -> Whole {
+                $trait::$method(&self, &other)
+            }
+        }
+        impl $trait<&Whole> for Whole {
+            type Output = Whole;
+            fn $method(self, other: &Whole) -> Whole {
+                $trait::$method(&self, other)
+            }
+        }
+        impl $trait<Whole> for &Whole {
+            type Output = Whole;
+            fn $method(self, other: Whole) -> Whole {
+                $trait::$method(self, &other)
+            }
+        }
+        impl $assign<&Whole> for Whole {
+            fn $assign_method(&mut self, other: &Whole) {
+                *self = $trait::$method(&*self, other);
+            }
+        }
+        impl $assign for Whole {
+            fn $assign_method(&mut self, other: Whole) {
+                *self = $trait::$method(&*self, &other);
+            }
+        }
+        operator!(@machine $trait $method, $assign $assign_method, i32 u32 i64 u64);
+    };
+    (@machine $trait:ident $method:ident, $assign:ident $assign_method:ident, $($machine:ty)*) => {$(
+        impl $trait<$machine> for Whole {
+            type Output = Whole;
+            fn $method(self, other: $machine) -> Whole {
+                $trait::$method(&self, &Whole::from(other))
+            }
+        }
+        impl $trait<$machine> for &Whole {
+            type Output = Whole;
+            fn $method(self, other: $machine) -> Whole {
+                $trait::$method(self, &Whole::from(other))
+            }
+        }
+        impl $assign<$machine> for Whole {
+            fn $assign_method(&mut self, other: $machine) {
+                *self = $trait::$method(&*self, &Whole::from(other));
+            }
+        }
+    )*};
+}
+
+operator!(Add add, AddAssign add_assign, i128::checked_add, |a, b| a + b);
+operator!(Sub sub, SubAssign sub_assign, i128::checked_sub, |a, b| a - b);
+operator!(Mul mul, MulAssign mul_assign, multiplied, |a, b| a * b);
+operator!(Div div, DivAssign div_assign, divided, |a, b| a / b);
+operator!(Rem rem, RemAssign rem_assign, remaining, |a, b| a % b);
+
+impl Neg for &Whole {
+    type Output = Whole;
+
+    fn neg(self) -> Whole {
+        match &self.0 {
+            Small(n) => n.checked_neg().map_or_else(|| (-BigInt::from(*n)).into(), Whole::small),
+            Big(n) => (-&**n).into(),
+        }
+    }
+}
+
+impl Neg for Whole {
+    type Output = Self;
+
+    fn neg(self) -> Self {
+        -&self
+    }
+}
+
+impl Shl<u32> for &Whole {
+    type Output = Whole;
+
+    fn shl(self, by: u32) -> Whole {
+        if let Small(n) = &self.0
+            && (*n == 0 || self.bits() + u64::from(by) < u64::from(i128::BITS))
+        {
+            return Whole::small(n.checked_shl(by).unwrap_or(0));
+        }
+        (self.big() << by).into()
+    }
+}
+
+impl Shl<u32> for Whole {
+    type Output = Self;
+
+    fn shl(self, by: u32) -> Self {
+        &self << by
+    }
+}
+
+/// Rounds down, below zero too.
+impl Shr<u32> for &Whole {
+    type Output = Whole;
+
+    fn shr(self, by: u32) -> Whole {
+        match &self.0 {
+            Small(n) => Whole::small(n >> by.min(i128::BITS - 1)),
+            Big(n) => (&**n >> by).into(),
+        }
+    }
+}
+
+impl Shr<u32> for Whole {
+    type Output = Self;
+
+    fn shr(self, by: u32) -> Self {
+        &self >> by
+    }
+}
+
+impl Zero for Whole {
+    fn zero() -> Self {
+        Self::small(0)
+    }
+
+    fn is_zero(&self) -> bool {
+        matches!(self.0, Small(0))
+    }
+}
+
+impl One for Whole {
+    fn one() -> Self {
+        Self::small(1)
+    }
+
+    fn is_one(&self) -> bool {
+        matches!(self.0, Small(1))
+    }
+}
+
+impl Num for Whole {
+    type FromStrRadixErr = num_bigint::ParseBigIntError;
+
+    fn from_str_radix(digits: &str, base: u32) -> Result<Self, Self::FromStrRadixErr> {
+        BigInt::from_str_radix(digits, base).map(Self::from)
+    }
+}
+
+impl Signed for Whole {
+    fn abs(&self) -> Self {
+        if self.is_negative() { -self } else { self.clone() }
+    }
+
+    fn abs_sub(&self, other: &Self) -> Self {
+        if self <= other { Self::zero() } else { self - other }
+    }
+
+    fn signum(&self) -> Self {
+        match &self.0 {
+            Small(n) => Self::small(n.signum()),
+            Big(n) => n.signum().into(),
+        }
+    }
+
+    fn is_positive(&self) -> bool {
+        match &self.0 {
+            Small(n) => *n > 0,
+            Big(n) => n.is_positive(),
+        }
+    }
+
+    fn is_negative(&self) -> bool {
+        match &self.0 {
+            Small(n) => *n < 0,
+            Big(n) => n.is_negative(),
+        }
+    }
+}
+
+impl Pow<u32> for &Whole {
+    type Output = Whole;
+
+    fn pow(self, exponent: u32) -> Whole {
+        if let Small(n) = &self.0
+            && let Some(power) = n.checked_pow(exponent)
+        {
+            return Whole::small(power);
+        }
+        Pow::pow(self.big(), exponent).into()
+    }
+}
+
+impl Pow<u32> for Whole {
+    type Output = Self;
+
+    fn pow(self, exponent: u32) -> Self {
+        Pow::pow(&self, exponent)
+    }
+}
+
+/// The common factor of two sizes by subtraction and halving (J. Stein, 1967).
+fn common_factor(mut a: u64, mut b: u64) -> u64 {
+    if a == 0 || b == 0 {
+        return a | b;
+    }
+    let twos = (a | b).trailing_zeros();
+    a >>= a.trailing_zeros();
+    while b != 0 {
+        b >>= b.trailing_zeros();
+        if a > b {
+            (a, b) = (b, a);
+        }
+        b -= a;
+    }
+    a << twos
+}
+
+impl Integer for Whole {
+    fn div_floor(&self, other: &Self) -> Self {
+        let quick = |a, b| {
+            let (quotient, rest) = (divided(a, b)?, remaining(a, b)?);
+            Some(if rest != 0 && (rest < 0) != (b < 0) { quotient - 1 } else { quotient })
+        };
+        self.joined(other, quick, Integer::div_floor)
+    }
+
+    fn mod_floor(&self, other: &Self) -> Self {
+        let quick = |a, b| {
+            let rest = remaining(a, b)?;
+            Some(if rest != 0 && (rest < 0) != (b < 0) { rest + b } else { rest })
+        };
+        self.joined(other, quick, Integer::mod_floor)
+    }
+
+    fn gcd(&self, other: &Self) -> Self {
+        // One is the commonest denominator by far.
+        if self.is_one() || other.is_one() {
+            return Self::one();
+        }
+        let quick = |a: i128, b: i128| {
+            let (a, b) = (a.unsigned_abs(), b.unsigned_abs());
+            match (u64::try_from(a), u64::try_from(b)) {
+                (Ok(a), Ok(b)) => Some(i128::from(common_factor(a, b))),
+                _ => i128::try_from(Integer::gcd(&a, &b)).ok(),
+            }
+        };
+        self.joined(other, quick, Integer::gcd)
+    }
+
+    fn lcm(&self, other: &Self) -> Self {
+        if self.is_zero() || other.is_zero() {
+            return Self::zero();
+        }
+        (self / self.gcd(other) * other).abs()
+    }
+
+    fn is_multiple_of(&self, other: &Self) -> bool {
+        if other.is_zero() { self.is_zero() } else { (self % other).is_zero() }
+    }
+
+    fn is_even(&self) -> bool {
+        match &self.0 {
+            Small(n) => n & 1 == 0,
+            Big(n) => n.is_even(),
+        }
+    }
+
+    fn is_odd(&self) -> bool {
+        !self.is_even()
+    }
+
+    fn div_rem(&self, other: &Self) -> (Self, Self) {
+        (self / other, self % other)
+    }
+}
+
+impl ToPrimitive for Whole {
+    fn to_i64(&self) -> Option<i64> {
+        match &self.0 {
+            Small(n) => i64::try_from(*n).ok(),
+            Big(_) => None,
+        }
+    }
+
+    fn to_u64(&self) -> Option<u64> {
+        match &self.0 {
+            Small(n) => u64::try_from(*n).ok(),
+            Big(_) => None,
+        }
+    }
+
+    fn to_i128(&self) -> Option<i128> {
+        match &self.0 {
+            Small(n) => Some(*n),
+            Big(_) => None,
+        }
+    }
+
+    fn to_f64(&self) -> Option<f64> {
+        match &self.0 {
+            Small(n) => n.to_f64(),
+            Big(n) => n.to_f64(),
+        }
+    }
+}
+
+impl ToBigInt for Whole {
+    fn to_bigint(&self) -> Option<BigInt> {
+        Some(self.big())
+    }
+}
+
+#[cfg(test)]
+mod tests;
