@@ -34,7 +34,7 @@ pub use equal::{Condition, Counterexample, Verdict, equal, equal_given};
 pub use expr::{Expr, ExprKind, Function, Span};
 pub use line::{Line, Relation};
 pub use number::{Rational, Written};
-pub use read::{Mend, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
+pub use read::{Mend, Note, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
 pub use read::{Options, read_line_with};
 pub use step::{
     Role, Setting, StepVerdict, compare, compare_given, judge_alone, judge_alone_given,

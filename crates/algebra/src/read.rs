@@ -27,6 +27,10 @@ use crate::line::Line;
 pub enum Note {
     /// `1/2x` was read as `(1/2)x`.
     DividesThenMultiplies(Span),
+    /// `3/4 ÷ 2/3` was read as `((3/4) ÷ 2)/3`.
+    DividesTwice(Span),
+    /// `x^1/2` was read as `(x^1)/2`, and `e^2x` as `(e^2)x`.
+    PowerEnds(Span),
     /// `0.1(6)` was read as a decimal that repeats.
     Repeats(Span),
 }

@@ -7,7 +7,8 @@
 //! equations in several letters, `several` all other lines of that kind.
 //!
 //! `steps` are the lines of a working: `linear` writes those of linear equations, `proportion` those of
-//! proportions, `board` those of all other lines in one unknown. Words for the reasons are written in
+//! proportions, `board` those of all other lines in one unknown; `elimination` and `three` work systems, `peeled` and
+//! `gathered` formulas. Words for the reasons are written in
 //! `teaching`.
 
 mod arithmetic;
@@ -15,6 +16,7 @@ mod board;
 pub(crate) mod cells;
 mod elimination;
 pub(crate) mod formulas;
+mod gathered;
 pub(crate) mod interval;
 mod isolate;
 mod line_up;
@@ -23,12 +25,15 @@ pub(crate) mod literal;
 mod peeled;
 pub(crate) mod points;
 mod proportion;
+mod rationalise;
 pub(crate) mod real;
+mod rows;
 pub(crate) mod sets;
 pub(crate) mod several;
 mod solution;
 pub(crate) mod steps;
 pub(crate) mod systems;
+mod three;
 pub(crate) mod zeros;
 
 pub use arithmetic::arithmetic;
@@ -36,11 +41,14 @@ pub use board::{Board, board, solution_line};
 pub use cells::Solutions;
 pub use elimination::{eliminate, substitute};
 pub use formulas::formula_values;
+pub use gathered::gathered;
 pub use interval::{End, Interval};
 pub use linear::{linear_coefficients, solve_linear, solve_undoing};
 pub use peeled::peeled;
 pub use points::system_points;
 pub use proportion::{Place, Proportion, ProportionMethod, solve_proportion};
+pub use rationalise::rationalised;
 pub use sets::{solutions, solutions_given};
 pub use solution::{Solution, Writing};
 pub use steps::{Rule, Step, Unsolved};
+pub use three::eliminate_three;

@@ -337,8 +337,15 @@ fn only_letter(from: &Line, to: &Line, letters: &[String], setting: &Setting) ->
 fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     let letters: Vec<String> = from.symbols().union(&to.symbols()).cloned().collect();
     let unknown = setting.unknown.as_deref();
+    if letters.len() > 1 {
+        let (before, after) = (squares::apart(from), squares::apart(to));
+        if before.is_some() || after.is_some() {
+            let of = |line: &Line, apart: Option<Line>| apart.unwrap_or_else(|| line.clone());
+            return relations(&of(from, before), &of(to, after), setting);
+        }
+    }
     if is_system(from) && letters.len() > 1 {
-        return as_systems(from, to, &letters);
+        return as_systems(from, to, &letters, setting);
     }
     if let Some(letter) = only_letter(from, to, &letters, setting) {
         if let Some(verdict) = approximations(from, to, &letter, setting) {
@@ -353,7 +360,7 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
         }
     }
     if is_system(from) || is_system(to) {
-        return as_systems(from, to, &letters);
+        return as_systems(from, to, &letters, setting);
     }
     if let (Some((fl, fr)), Some((tl, tr))) = (from.as_equation(), to.as_equation())
         && let Some(verdict) = formulas((from, fl, fr), (to, tl, tr), &letters, setting)
@@ -478,7 +485,14 @@ fn approximations(from: &Line, to: &Line, letter: &str, setting: &Setting) -> Op
     })
 }
 
-fn as_systems(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
+fn as_systems(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> StepVerdict {
+    match by_points(from, to, letters) {
+        StepVerdict::Undecided => several::compare(from, to, letters, &setting.assumed),
+        found => found,
+    }
+}
+
+fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     let mut budget = Budget::for_verdict();
     let rows = systems::reduced(from, letters, &mut budget)
         .and_then(|f| Ok((f, systems::reduced(to, letters, &mut budget)?)));
@@ -548,6 +562,7 @@ fn signed(expr: &Expr, upper: bool) -> Expr {
     })
 }
 
+mod squares;
 mod tuples;
 
 #[cfg(test)]

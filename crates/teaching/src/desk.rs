@@ -47,6 +47,9 @@ pub struct JudgedLine {
     pub plain: String,
     /// To be spoken.
     pub speech: String,
+    /// How it was read, where it could be meant otherwise; empty where it could not.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
     /// What we say of it.
     pub verdict: LineVerdict,
     /// What the line is for, as `follows` or `may_add`; empty when that is not known.
@@ -160,6 +163,7 @@ impl JudgedLine {
             reading: latex_line(line),
             plain: text_line(line),
             speech: speech_line(line),
+            note: String::new(),
             verdict: LineVerdict::plain(VerdictWord::CantTell),
             role: String::new(),
             error: None,
@@ -182,6 +186,7 @@ fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
         reading: String::new(),
         plain: String::new(),
         speech: String::new(),
+        note: String::new(),
         verdict: LineVerdict::saying(VerdictWord::CantRead, words::unreadable(error)),
         role: String::new(),
         error: Some(Unreadable { start, end, mended }),
@@ -262,6 +267,24 @@ mod tests {
         assert_eq!((&found[..], done), (&[Holds, Holds, Holds][..], true));
         let (found, ..) = desk("4n + 6 = 30", true, &["4n = 30", "n = 7.5"]);
         assert_eq!(found, [CantTell, Holds]);
+    }
+
+    #[test]
+    fn what_could_be_meant_otherwise_is_said() {
+        for (line, says) in [
+            ("x = 1/2x", "divided, then multiplied"),
+            ("3/4 ÷ 2/3 = x", "divided twice"),
+            ("x^1/2 = 4", "only that number as the exponent"),
+            ("e^2x = 4", "only that number as the exponent"),
+            ("x = 0.1(6)", "repeats"),
+        ] {
+            let (_, _, found) = desk("3x = 12", false, &[line]);
+            assert!(found.lines[0].note.contains(says), "{line}: {}", found.lines[0].note);
+        }
+        for line in ["x = 12 ÷ 3", "x^2y = 4", "(3/4) ÷ (2/3) = x", "2^3 = x"] {
+            let (_, _, found) = desk("3x = 12", false, &[line]);
+            assert_eq!(found.lines[0].note, "", "{line}");
+        }
     }
 
     #[test]

@@ -7,7 +7,8 @@ use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Poly, Quotient, Values, factors, prime_powers};
 use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, arithmetic, board, eliminate, formula_values, peeled, substitute, system_points,
+    Rule, Step, arithmetic, board, eliminate, eliminate_three, formula_values, gathered, peeled,
+    rationalised, substitute, system_points,
 };
 use algebra::{Assumptions, Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given};
 use num_traits::{One, Signed};
@@ -62,7 +63,12 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
     let answer = as_typed(expr, &value).unwrap_or_else(|| value.to_expr());
     let rule = if constant { Rule::Evaluate } else { Rule::Simplify };
     let mut found = two(Line::Expression(expr.clone()), Line::Expression(answer.clone()), &rule);
-    let between = if constant { arithmetic(expr) } else { cancelled(expr, &answer) };
+    let between = if constant {
+        let found = rationalised(expr);
+        if found.is_empty() { arithmetic(expr) } else { found }
+    } else {
+        cancelled(expr, &answer)
+    };
     let last = found.working.0.pop();
     for (line, rule) in between.into_iter().filter(|(line, _)| *line != answer) {
         found.working.0.push(Draft::Line {
@@ -284,7 +290,11 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
     };
     let mut found = two(line.clone(), answer.clone(), &Rule::Isolate(Expr::symbol(letter)));
     let last = found.working.0.pop();
-    for (between, rule) in peeled(line, letter) {
+    let mut on_the_way = peeled(line, letter);
+    if on_the_way.is_empty() {
+        on_the_way = gathered(line, letter);
+    }
+    for (between, rule) in on_the_way {
         // The last step keeps its reason, and the answer its form.
         if (between == answer || is_solved_for(&between, letter))
             && let Some(Draft::Line { line, role, .. }) = last.clone()
@@ -317,7 +327,11 @@ type Way = fn(&Line) -> Option<Vec<Step>>;
 /// # Errors
 /// As [`simplify`].
 pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
-    let ways: [(&str, Way); 2] = [("elimination", eliminate), ("substitution", substitute)];
+    let ways: [(&str, Way); 3] = [
+        ("elimination", eliminate),
+        ("elimination", eliminate_three),
+        ("substitution", substitute),
+    ];
     let mut fitting: Vec<(&str, Vec<Step>)> =
         ways.into_iter().filter_map(|(name, work)| Some((name, work(line)?))).collect();
     if !fitting.is_empty() {

@@ -7,7 +7,7 @@ mod reasons;
 mod verdicts;
 
 pub use moves::{by_what_may_be_zero, moves};
-pub use reading::unreadable;
+pub use reading::{note, unreadable};
 pub use reasons::reason;
 pub use verdicts::{condition, domain, step_says, values};
 

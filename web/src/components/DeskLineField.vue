@@ -95,6 +95,7 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       </el-button>
       <span v-if="verdict.verdict.says" class="says"><math-text :text="verdict.verdict.says" /></span>
       <span v-if="!line.latex && verdict.reading" class="soft">{{ words.desk.reads }} <math-line :latex="verdict.reading" /></span>
+      <span v-if="verdict.note" class="soft">{{ verdict.note }}</span>
       <el-button v-if="verdict.error && line.latex" size="small" @click="field?.select(verdict.error.start, verdict.error.end)">{{ words.desk.where }}</el-button>
       <el-button v-if="verdict.error?.mended" size="small" @click="write(verdict.error.mended)">
         {{ words.desk.mend }}<template v-if="line.latex">: <math-line :latex="verdict.error.mended" /></template>

@@ -268,7 +268,7 @@ impl Poly {
 
     /// The square without a budget, for polynomials of few terms; `None` for longer ones.
     #[must_use]
-    pub(super) fn squared_plainly(&self) -> Option<Self> {
+    pub(crate) fn squared_plainly(&self) -> Option<Self> {
         if self.len() > 200 {
             return None;
         }
@@ -277,7 +277,7 @@ impl Poly {
 
     /// `self - other` without limits.
     #[must_use]
-    pub(super) fn minus_plainly(&self, other: &Self) -> Self {
+    pub(crate) fn minus_plainly(&self, other: &Self) -> Self {
         self.merged(other, true)
     }
 

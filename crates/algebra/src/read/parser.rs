@@ -11,6 +11,7 @@ use crate::budget;
 use crate::expr::{Constant, Expr, ExprKind, Function, Span};
 use crate::number::Written;
 use calls::root;
+use num_traits::One;
 
 /// Binding strengths, weakest first.
 const RATIO: u8 = 5;
@@ -170,11 +171,18 @@ impl<'a> Parser<'a> {
                 {
                     self.notes.push(Note::DividesThenMultiplies(start.join(divisor.span)));
                 }
+                if self.text.get(token.span.start..token.span.end) == Some("÷")
+                    && self.peek() == Some(&T::Over)
+                {
+                    self.notes.push(Note::DividesTwice(start.join(divisor.span)));
+                }
                 ExprKind::Divide(boxed(left), Box::new(divisor))
             }
             T::Power => {
                 self.at += 1;
-                ExprKind::Power(boxed(left), Box::new(self.exponent(token)?))
+                let exponent = self.exponent(token)?;
+                self.note_power(&left, &exponent);
+                ExprKind::Power(boxed(left), Box::new(exponent))
             }
             T::Superscript(n) => {
                 self.at += 1;
@@ -197,6 +205,20 @@ impl<'a> Parser<'a> {
         };
         let end = self.tokens[self.at - 1].span;
         Ok(Expr::at(kind, start.join(end)))
+    }
+
+    /// Notes where an exponent could be meant to go on: `x^1/2`, `e^2x`, but not `x^2y`.
+    fn note_power(&mut self, base: &Expr, exponent: &Expr) {
+        let Some(value) = exponent.as_plain_number() else { return };
+        let is_letter = matches!(base.kind, ExprKind::Symbol(_));
+        let goes_on = match self.peek() {
+            Some(T::Over) => value.is_one(),
+            Some(T::Letter(_) | T::Pi) => !is_letter,
+            _ => false,
+        };
+        if goes_on {
+            self.notes.push(Note::PowerEnds(base.span.join(exponent.span)));
+        }
     }
 
     /// What follows `operator`.

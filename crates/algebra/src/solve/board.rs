@@ -7,20 +7,20 @@
 
 mod checks;
 mod inequality;
+mod kernels;
+mod quadratic;
 
 use super::steps::{Rule, Step, Unsolved};
-use super::{Interval, Solutions, Writing, sets, solve_linear, zeros};
+use super::{Interval, Solutions, Writing, peeled, sets, solve_linear};
 use crate::assume::Assumptions;
 use crate::budget::Budget;
-use crate::expr::{Expr, ExprKind, Function};
+use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
-use crate::normal::{
-    Atom, KernelKind, Needs, Normaliser, Poly, Quotient, Univariate, Values, factors,
-};
+use crate::normal::{Atom, Needs, Normaliser, Poly, Quotient, Univariate, Values, factors};
 use crate::number::{Rational, from_int};
 use crate::step::Role;
 use num_integer::Integer;
-use num_traits::{One, Signed, Zero};
+use num_traits::{One, Zero};
 
 /// Most lines of one working.
 const LINES: usize = 14;
@@ -118,6 +118,9 @@ pub fn board(
     } else if checked {
         writer.steps.push(step(answer, Rule::AllFit, Role::Concludes));
     }
+    if let Some(last) = writer.steps.last_mut().filter(|last| last.role == Role::Follows) {
+        last.role = Role::Concludes;
+    }
     let methods = if writer.methods.is_empty() { vec!["usual"] } else { writer.methods };
     let used = if writer.method.is_empty() { methods[0] } else { writer.method };
     match method {
@@ -189,7 +192,13 @@ impl Writer<'_> {
             return self.polynomial(line, &equation, &poly);
         }
         match &moving[..] {
-            [only] if *only != letter => self.one_kernel(line, &equation.over, only),
+            [only] if *only == letter => {
+                for (next, rule) in peeled(line, self.letter) {
+                    self.push(next, rule, Role::Follows);
+                }
+                Ok(())
+            }
+            [only] => self.one_kernel(line, &equation.over, only),
             _ => self.several_kernels(line, &equation.over, &moving),
         }
     }
@@ -222,9 +231,31 @@ impl Writer<'_> {
         if poly.degree() == 2 {
             return self.quadratic(line, &poly);
         }
-        self.push(zero(&poly), Rule::MoveToOneSide, Role::Follows);
-        self.factorised(&poly);
+        if let Some(power) = self.power_alone(line) {
+            return self.rooted(line, power);
+        }
+        if !self.typed_product(line) {
+            self.push(zero(&poly), Rule::MoveToOneSide, Role::Follows);
+            self.factorised(&poly);
+        }
         Ok(())
+    }
+
+    /// `(x - 1)(x + 2) = 0` as it was typed.
+    fn typed_product(&mut self, line: &Line) -> bool {
+        let Some((left, right)) = line.as_equation() else { return false };
+        let mut parts = Vec::new();
+        factors_of(left, &mut parts);
+        parts.retain(|part| part.symbols().contains(self.letter));
+        parts.dedup();
+        let is_zero = right.as_plain_number().is_some_and(|value| value.is_zero());
+        if parts.len() < 2 || !is_zero {
+            return false;
+        }
+        let each = parts.into_iter().map(|part| Line::equation(part, Expr::int(0)));
+        self.push(any_of(each.collect()), Rule::ZeroProduct, Role::Splits);
+        self.solved_here(line, Rule::SolveEach);
+        true
     }
 
     fn factorised(&mut self, poly: &Univariate) -> bool {
@@ -268,274 +299,20 @@ impl Writer<'_> {
             self.push(answer, rule, Role::Follows);
         }
     }
+}
 
-    fn quadratic(&mut self, line: &Line, poly: &Univariate) -> Result<(), Unsolved> {
-        let [c, b, a] = poly.coefficients() else { return Ok(()) };
-        let zero = Line::equation(poly.to_expr(self.letter), Expr::int(0));
-        let rational = poly.rational_roots().is_some_and(|roots| !roots.is_empty());
-        let mut methods = Vec::new();
-        if b.is_zero() {
-            methods.push("square-root");
+/// The factors of a product as it is written.
+fn factors_of(expr: &Expr, found: &mut Vec<Expr>) {
+    match &expr.kind {
+        ExprKind::Multiply(a, b) => {
+            factors_of(a, found);
+            factors_of(b, found);
         }
-        if rational {
-            methods.push("factor");
+        ExprKind::Power(base, exponent) if exponent.as_plain_number().is_some() => {
+            found.push((**base).clone());
         }
-        methods.extend(["formula", "complete-the-square"]);
-        if self.methods.is_empty() {
-            self.methods.clone_from(&methods);
-        }
-        let usual = methods[0];
-        let method = match self.wanted {
-            Some(wanted) => {
-                *methods.iter().find(|m| **m == wanted).ok_or(Unsolved::NotThisMethod)?
-            }
-            None => usual,
-        };
-        self.method = method;
-        let x = Expr::symbol(self.letter);
-        match method {
-            "square-root" => {
-                let square = -c / a;
-                self.push(
-                    Line::equation(x.clone().to_the(2), Expr::rational(&square)),
-                    Rule::Isolate(x.to_the(2)),
-                    Role::Follows,
-                );
-                if !square.is_negative() {
-                    self.solved_here(line, Rule::RootBoth(2));
-                }
-            }
-            "factor" => {
-                self.push(zero, Rule::MoveToOneSide, Role::Follows);
-                self.factorised(poly);
-            }
-            "formula" => {
-                self.push(zero, Rule::MoveToOneSide, Role::Follows);
-                let under = b * b - from_int(4) * a * c;
-                let root: Expr =
-                    ExprKind::Root { index: 2, radicand: Box::new(Expr::rational(&under)) }.into();
-                let sign: Expr =
-                    ExprKind::PlusMinus { opposite: false, value: Box::new(root) }.into();
-                let above = if b.is_zero() { sign } else { Expr::rational(&-b).plus(sign) };
-                let value = above.over(Expr::rational(&(a * from_int(2))));
-                if under.is_negative() {
-                    self.solved_here(line, Rule::NegativeDiscriminant(Expr::rational(&under)));
-                } else {
-                    self.push(Line::equation(x, value), Rule::Formula, Role::Follows);
-                    self.solved_here(line, Rule::Evaluate);
-                }
-            }
-            _ => {
-                let half = b / (a * from_int(2));
-                let square = &half * &half - c / a;
-                if !a.is_one() {
-                    let monic = Univariate::new(vec![c / a, b / a, Rational::one()]);
-                    self.push(
-                        Line::equation(monic.to_expr(self.letter), Expr::int(0)),
-                        Rule::DivideBoth(Expr::rational(a)),
-                        Role::Follows,
-                    );
-                }
-                let inside = if half.is_negative() {
-                    x.minus(Expr::rational(&-&half))
-                } else if half.is_zero() {
-                    x
-                } else {
-                    x.plus(Expr::rational(&half))
-                };
-                self.push(
-                    Line::equation(inside.clone().to_the(2), Expr::rational(&square)),
-                    Rule::CompleteSquare,
-                    Role::Follows,
-                );
-                if !square.is_negative() {
-                    let root = root_of(&square);
-                    let sign: Expr =
-                        ExprKind::PlusMinus { opposite: false, value: Box::new(root) }.into();
-                    self.push(Line::equation(inside, sign), Rule::RootBoth(2), Role::Follows);
-                }
-                self.solved_here(line, Rule::SolveEach);
-            }
-        }
-        Ok(())
-    }
-
-    /// One function on the left, and on the right a number, or the same root: it is undone as it stands.
-    fn undone(&self, line: &Line) -> Option<(Line, Rule, Role)> {
-        let (left, right) = line.as_equation()?;
-        if let (ExprKind::Root { index, radicand: a }, ExprKind::Root { index: other, radicand: b }) =
-            (&left.kind, &right.kind)
-            && index == other
-        {
-            let role = if index.is_even() { Role::MayAdd } else { Role::Follows };
-            let next = Line::equation((**a).clone(), (**b).clone());
-            return Some((next, Rule::RaiseBoth(*index), role));
-        }
-        if let ExprKind::Power(base, exponent) = &left.kind
-            && base.symbols().is_empty()
-            && right.symbols().is_empty()
-        {
-            let ln = |e: &Expr| -> Expr {
-                ExprKind::Call { function: Function::Ln, arguments: vec![e.clone()] }.into()
-            };
-            let value = simplest(&ln(right).over(ln(base)));
-            let next = Line::equation((**exponent).clone(), value);
-            return Some((next, Rule::TakeLogarithms, Role::Follows));
-        }
-        let inside = self.logarithm_undone(line)?;
-        Some((inside, Rule::UndoLogarithm, Role::Follows))
-    }
-
-    /// `log_2(x - 1) = 4`: the inside is a power of the base.
-    fn logarithm_undone(&self, line: &Line) -> Option<Line> {
-        let (left, right) = line.as_equation()?;
-        let ExprKind::Call { function, arguments } = &left.kind else { return None };
-        if right.symbols().contains(self.letter) {
-            return None;
-        }
-        let base = match (function, &arguments[..]) {
-            (Function::Ln, [_]) => ExprKind::Constant(crate::expr::Constant::Euler).into(),
-            (Function::Log, [_]) => Expr::int(10),
-            (Function::Log, [_, base]) if base.symbols().is_empty() => base.clone(),
-            _ => return None,
-        };
-        let power: Expr = ExprKind::Power(Box::new(base), Box::new(right.clone())).into();
-        Some(Line::equation(arguments[0].clone(), simplest(&power)))
-    }
-
-    /// A polynomial in one root, absolute value or power: that one is found first.
-    fn one_kernel(&mut self, line: &Line, poly: &Poly, kernel: &Atom) -> Result<(), Unsolved> {
-        let mut budget = Budget::for_verdict();
-        let Ok(mut values) = zeros::constant_roots(&poly.by_powers_of(kernel), &mut budget) else {
-            return Ok(());
-        };
-        let Some(inner) = kernel.as_kernel() else { return Ok(()) };
-        if inner.kind == KernelKind::Power {
-            values.retain(|v| crate::normal::constant::sign(v, &mut budget) == Some(1));
-        }
-        if values.is_empty() {
-            return Ok(());
-        }
-        if matches!(inner.kind, KernelKind::Ln | KernelKind::Arcsin | KernelKind::Arctan) {
-            return Ok(());
-        }
-        let shown = kernel.to_expr();
-        let is = |value: &Quotient| Line::equation(shown.clone(), value.to_expr());
-        let isolated = any_of(values.iter().map(is).collect());
-        let role = if values.len() > 1 { Role::Splits } else { Role::Follows };
-        if isolated != *line {
-            self.push(isolated.clone(), Rule::Isolate(shown.clone()), role);
-        }
-        let [value] = &values[..] else { return Ok(()) };
-        let inside = inner.arguments[0].to_expr();
-        let negative = crate::normal::constant::sign(value, &mut budget) == Some(-1);
-        match inner.kind {
-            KernelKind::Root(index) if !(negative && index.is_even()) => {
-                let Ok(power) = value.power(index, &mut budget) else { return Ok(()) };
-                let next = Line::equation(inside, power.to_expr());
-                self.push(next.clone(), Rule::RaiseBoth(index), Role::Follows);
-                self.go_on(&next)
-            }
-            KernelKind::Absolute if !negative => {
-                let split = any_of(vec![
-                    Line::equation(inside.clone(), value.to_expr()),
-                    Line::equation(inside, value.negated().to_expr()),
-                ]);
-                self.push(split, Rule::SplitAbsolute, Role::Splits);
-                Ok(())
-            }
-            KernelKind::Power if !negative => {
-                let none = Values::new();
-                let above = Normaliser::new(&none, &mut budget).ln_of(value);
-                let below = Normaliser::new(&none, &mut budget).ln_of(&inner.arguments[0]);
-                let (Ok(above), Ok(below)) = (above, below) else { return Ok(()) };
-                let Some(by) = below.reciprocal() else { return Ok(()) };
-                let Ok(target) = above.times(&by, &mut budget) else { return Ok(()) };
-                let next = Line::equation(inner.arguments[1].to_expr(), target.to_expr());
-                self.push(next.clone(), Rule::TakeLogarithms, Role::Follows);
-                self.go_on(&next)
-            }
-            _ => Ok(()),
-        }
-    }
-
-    /// A root beside the unknown itself, or beside another root: it is isolated and raised away.
-    fn several_kernels(
-        &mut self,
-        line: &Line,
-        poly: &Poly,
-        moving: &[Atom],
-    ) -> Result<(), Unsolved> {
-        let root = moving
-            .iter()
-            .filter_map(|atom| match atom.as_kernel()?.kind {
-                KernelKind::Root(index) => Some((atom, index)),
-                _ => None,
-            })
-            .max_by_key(|(atom, _)| {
-                atom.as_kernel().map_or(0, |k| k.arguments[0].numerator().len())
-            });
-        let Some((atom, index)) = root else { return self.without_roots(line, poly, moving) };
-        let parts = poly.by_powers_of(atom);
-        let [rest, factor] = &parts[..] else { return Ok(()) };
-        let mut budget = Budget::for_verdict();
-        let Some(value) = Quotient::new(rest.negated(), factor.clone()) else { return Ok(()) };
-        let Ok(value) = value.cancelled(&mut budget) else { return Ok(()) };
-        let Some(inside) = atom.as_kernel().map(|k| k.arguments[0].clone()) else { return Ok(()) };
-        let isolated = Line::equation(atom.to_expr(), value.to_expr());
-        let typed_so = line.as_equation().is_some_and(|(l, r)| {
-            matches!(l.kind, ExprKind::Root { .. })
-                && !r.any(&mut |p| matches!(p.kind, ExprKind::Root { .. }))
-        });
-        if !typed_so {
-            self.push(isolated, Rule::Isolate(atom.to_expr()), Role::Follows);
-        }
-        let Ok(power) = value.power(index, &mut budget) else { return Ok(()) };
-        let next = Line::equation(inside.to_expr(), power.to_expr());
-        let role = if index.is_even() { Role::MayAdd } else { Role::Follows };
-        self.push(next.clone(), Rule::RaiseBoth(index), role);
-        self.go_on(&next)
-    }
-
-    /// Sums of logarithms become one product; an absolute value is split.
-    fn without_roots(&mut self, line: &Line, poly: &Poly, moving: &[Atom]) -> Result<(), Unsolved> {
-        let is_log = |a: &Atom| a.as_kernel().is_some_and(|k| k.kind == KernelKind::Ln);
-        if !moving.iter().all(is_log) {
-            return self.absolute_value(poly, moving);
-        }
-        let mut budget = Budget::for_verdict();
-        let Ok((above, below)) =
-            zeros::product_of_logarithms(poly, moving, self.letter, &mut budget)
-        else {
-            return Ok(());
-        };
-        let next = Line::equation(above.to_expr(), below.to_expr());
-        if next != *line {
-            self.push(next.clone(), Rule::CombineLogarithms, Role::MayAdd);
-        }
-        self.go_on(&next)
-    }
-
-    /// `|A| = B` with the unknown on both sides.
-    fn absolute_value(&mut self, poly: &Poly, moving: &[Atom]) -> Result<(), Unsolved> {
-        let sizes: Vec<&Atom> = moving
-            .iter()
-            .filter(|a| a.as_kernel().is_some_and(|k| k.kind == KernelKind::Absolute))
-            .collect();
-        let [atom] = &sizes[..] else { return Ok(()) };
-        let parts = poly.by_powers_of(atom);
-        let [rest, factor] = &parts[..] else { return Ok(()) };
-        let Some(value) = Quotient::new(rest.negated(), factor.clone()) else { return Ok(()) };
-        let Some(inside) = atom.as_kernel().map(|k| k.arguments[0].to_expr()) else {
-            return Ok(());
-        };
-        let split = Line::AnyOf(vec![
-            Line::equation(inside.clone(), value.to_expr()),
-            Line::equation(inside, value.negated().to_expr()),
-        ]);
-        self.push(split.clone(), Rule::SplitAbsolute, Role::MayAdd);
-        self.solved_here(&split, Rule::SolveEach);
-        Ok(())
+        ExprKind::Negative(inside) => factors_of(inside, found),
+        _ => found.push(expr.clone()),
     }
 }
 
@@ -582,11 +359,6 @@ fn whole(poly: &Univariate) -> Univariate {
         return poly.clone();
     }
     Univariate::new(poly.coefficients().iter().map(|c| c / &content).collect())
-}
-
-fn root_of(value: &Rational) -> Expr {
-    let root: Expr = ExprKind::Root { index: 2, radicand: Box::new(Expr::rational(value)) }.into();
-    simplest(&root)
 }
 
 /// The normal form of a constant, as an expression.

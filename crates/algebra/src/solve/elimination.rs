@@ -5,18 +5,13 @@ use super::steps::{Rule, Step};
 use crate::budget::Budget;
 use crate::expr::Expr;
 use crate::line::Line;
-use crate::normal::{Atom, Normaliser, Poly, Quotient, Values};
+use crate::normal::{Atom, Poly, Quotient, Values};
 use crate::number::{Rational, from_int};
 use crate::step::Role;
 use num_integer::Integer;
 use num_traits::{One, Signed, Zero};
 
-/// `a x + b y = c`
-#[derive(Debug, Clone, PartialEq, Eq)]
-struct Row {
-    a: [Rational; 2],
-    c: Rational,
-}
+type Row = super::rows::Row<2>;
 
 /// A system of two equations in two letters.
 struct Pair<'a> {
@@ -34,31 +29,7 @@ impl<'a> Pair<'a> {
     }
 
     fn row(&self, line: &Line) -> Option<Row> {
-        let (left, right) = line.as_equation()?;
-        let (none, mut budget) = (Values::new(), Budget::for_verdict());
-        let mut forms = Normaliser::new(&none, &mut budget);
-        let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
-        if !forms.needs.is_empty() {
-            return None;
-        }
-        let poly = l.minus(&r, &mut budget).ok()?.as_poly()?;
-        let mut row = Row { a: [Rational::zero(), Rational::zero()], c: Rational::zero() };
-        for (monomial, factor) in poly.terms() {
-            let mut atoms = monomial.iter();
-            match (atoms.next(), atoms.next()) {
-                (None, _) => row.c = -factor.clone(),
-                (Some((Atom::Symbol(name), 1)), None) => {
-                    let at = self.letters.iter().position(|letter| **letter == **name)?;
-                    row.a[at] = factor.clone();
-                }
-                _ => return None,
-            }
-        }
-        let row = row.whole();
-        // What is rearranged anyway begins without a sign.
-        let turned = !right.symbols().is_empty()
-            && row.a.iter().find(|a| !a.is_zero()).is_some_and(|a| a.is_negative());
-        Some(if turned { row.times(&from_int(-1)) } else { row })
+        Row::of(line, &self.letters)
     }
 
     /// The equation that says what a letter equals, and that letter: the last one, so that a curve is put into.
@@ -82,50 +53,11 @@ impl<'a> Pair<'a> {
     }
 
     fn line(&self, row: &Row) -> Line {
-        let mut left: Option<Expr> = None;
-        for (at, factor) in row.a.iter().enumerate().filter(|(_, factor)| !factor.is_zero()) {
-            let size = factor.abs();
-            let term = if size.is_one() {
-                self.letter(at)
-            } else {
-                Expr::rational(&size).times(self.letter(at))
-            };
-            left = Some(match (left, factor.is_negative()) {
-                (None, true) => term.negative(),
-                (None, false) => term,
-                (Some(left), true) => left.minus(term),
-                (Some(left), false) => left.plus(term),
-            });
-        }
-        Line::equation(left.unwrap_or_else(|| Expr::int(0)), Expr::rational(&row.c))
+        row.line(&self.letters)
     }
 
     fn both(&self, first: Line, second: Line) -> Line {
         Line::AllOf(vec![first, second])
-    }
-}
-
-impl Row {
-    /// With whole numbers that have no common factor.
-    fn whole(mut self) -> Self {
-        let all = || self.a.iter().chain([&self.c]);
-        let below = all().fold(crate::number::Whole::one(), |m, q| m.lcm(q.denom()));
-        let above = all()
-            .fold(crate::number::Whole::zero(), |g, q| g.gcd(&(q.numer() * (&below / q.denom()))));
-        if !above.is_zero() {
-            let factor = Rational::new(below, above);
-            self.a = self.a.map(|a| a * &factor);
-            self.c *= factor;
-        }
-        self
-    }
-
-    fn times(&self, n: &Rational) -> Self {
-        Self { a: [&self.a[0] * n, &self.a[1] * n], c: &self.c * n }
-    }
-
-    fn plus(&self, other: &Self) -> Self {
-        Self { a: [&self.a[0] + &other.a[0], &self.a[1] + &other.a[1]], c: &self.c + &other.c }
     }
 }
 
@@ -155,18 +87,16 @@ pub fn eliminate(line: &Line) -> Option<Vec<Step>> {
     let goes = usize::from(multiple(1) <= multiple(0));
     let common = Rational::from_integer(multiple(goes));
     let scales = [0, 1].map(|at| (&common / &rows[at].a[goes]).abs());
-    let scaled = [rows[0].times(&scales[0]), rows[1].times(&scales[1])];
+    let scaled = [0, 1].map(|at| rows[at].map(|value| value * &scales[at]));
     if !scales.iter().all(One::is_one) {
         push(pair.both(pair.line(&scaled[0]), pair.line(&scaled[1])), Rule::ScaleEquations);
     }
     let opposite = (&scaled[0].a[goes] + &scaled[1].a[goes]).is_zero();
-    let second = if opposite { scaled[1].clone() } else { scaled[1].times(&from_int(-1)) };
-    let single = scaled[0].plus(&second);
+    let single = scaled[0].plus(&from_int(if opposite { 1 } else { -1 }), &scaled[1]);
     let stays = 1 - goes;
     let rule = if opposite { Rule::AddEquations } else { Rule::SubtractEquations };
     // The simpler of the two equations is kept beside it.
-    let size = |row: &Row| row.a.iter().chain([&row.c]).map(|q| q.abs()).sum::<Rational>();
-    let kept = if size(&rows[0]) <= size(&rows[1]) { &rows[0] } else { &rows[1] };
+    let kept = if rows[0].size() <= rows[1].size() { &rows[0] } else { &rows[1] };
     let kept_line = pair.line(kept);
     push(pair.both(pair.line(&single), kept_line.clone()), rule);
     let value = &single.c / &single.a[stays];

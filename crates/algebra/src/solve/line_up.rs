@@ -197,7 +197,7 @@ fn relation(
                 periods(poly, letter, found, budget)?;
                 let refined = refine(poly, &knowledge, budget)?;
                 for poly in [refined.numerator(), refined.denominator()] {
-                    let more = zeros(poly, letter, budget)?;
+                    let more = zeros(poly, letter, &knowledge.not_negative, budget)?;
                     found.zeros.points.extend(more.points);
                     found.zeros.progressions.extend(more.progressions);
                 }

@@ -6,6 +6,7 @@ use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
 use crate::normal::{Normaliser, Values};
+use num_traits::One;
 
 /// Most lines between the formula and its answer.
 const LINES: usize = 6;
@@ -26,6 +27,12 @@ pub fn peeled(line: &Line, letter: &str) -> Vec<(Line, Rule)> {
     }
     while found.len() < LINES {
         let Some((next, undone, rule)) = undone(&inside, &value, letter) else { break };
+        if rule == Rule::Reciprocals
+            && matches!(value.kind, ExprKind::Add(..) | ExprKind::Subtract(..))
+        {
+            value = tidy(&value);
+            found.push((Line::equation(inside.clone(), value.clone()), Rule::CommonDenominator));
+        }
         (inside, value) = (next, tidy(&undone));
         found.push((Line::equation(inside.clone(), value.clone()), rule));
     }
@@ -64,6 +71,14 @@ fn undone(inside: &Expr, value: &Expr, letter: &str) -> Option<(Expr, Expr, Rule
             let goes = (**b).clone();
             ((**a).clone(), value.times(goes.clone()), Rule::MultiplyBoth(goes))
         }
+        // 1/u = v, and a/u = v
+        ExprKind::Divide(a, b) if a.as_plain_number().is_some_and(|n| n.is_one()) => {
+            ((**b).clone(), Expr::int(1).over(value), Rule::Reciprocals)
+        }
+        ExprKind::Divide(a, b) => {
+            let below = (**b).clone();
+            (value.times(below.clone()), (**a).clone(), Rule::MultiplyBoth(below))
+        }
         ExprKind::Root { index, radicand } => {
             ((**radicand).clone(), value.to_the(*index), Rule::RaiseBoth(*index))
         }
@@ -77,6 +92,7 @@ fn tidy(expr: &Expr) -> Expr {
     let value = Normaliser::new(&none, &mut budget).build(expr);
     value
         .ok()
+        .and_then(|value| value.rationalised(&mut budget).ok())
         .and_then(|value| value.cancelled(&mut budget).ok())
         .map_or_else(|| expr.clone(), |value| value.to_expr())
 }
@@ -93,6 +109,9 @@ mod tests {
             ("v = u + a t",       "t", &["u + at = v", "at = v - u", "t = (v - u)/a"][..]),
             ("y = m x + c",       "x", &["mx + c = y", "mx = y - c", "x = (y - c)/m"]),
             ("A = 1/2 b h",       "h", &["1/2 × bh = A", "h = 2A/b"]),
+            ("1/f = 1/u + 1/v",   "u", &["1/u + 1/v = 1/f", "1/u = (v - f)/(fv)", "u = fv/(v - f)"]),
+            ("1/R = 1/a + 1/b",   "R", &["1/R = (a + b)/(ab)", "R = ab/(a + b)"]),
+            ("m/v = d",           "v", &["dv = m", "v = m/d"]),
             ("a x = b",           "x", &["x = b/a"]),
             ("a x + b x = c",     "x", &[]),
         ] {

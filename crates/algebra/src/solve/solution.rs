@@ -1,5 +1,6 @@
 //! One solution of a line in one unknown.
 
+use crate::budget::Budget;
 use crate::expr::Expr;
 use crate::normal::{Atom, KernelKind, Quotient};
 use crate::number::Rational;
@@ -34,7 +35,7 @@ impl Solution {
         let writing = match near(value) {
             Some(near) => near,
             None if holds_algebraic(value) => return None,
-            None => Writing::Exact(value.to_expr()),
+            None => Writing::Exact(best_form(value)),
         };
         Some(Self { value: value.clone(), writing })
     }
@@ -68,6 +69,13 @@ impl Solution {
             }
         }
     }
+}
+
+/// Written without a root below: `√2`, not `2/√2`.
+fn best_form(value: &Quotient) -> Expr {
+    let mut budget = Budget::for_verdict();
+    let free = value.rationalised(&mut budget).and_then(|value| value.cancelled(&mut budget));
+    free.map_or_else(|_| value.to_expr(), |value| value.to_expr())
 }
 
 /// An algebraic number that stands by itself.

@@ -23,6 +23,12 @@ pub enum Rule {
     AddToBoth(Expr),
     /// Subtracted from both sides.
     SubtractFromBoth(Expr),
+    /// Added to every part of a chain.
+    AddToEach(Expr),
+    /// Subtracted from every part of a chain.
+    SubtractFromEach(Expr),
+    /// Divided every part of a chain.
+    DivideEach(Expr),
     /// Multiplied both sides.
     MultiplyBoth(Expr),
     /// Divided both sides.
@@ -31,6 +37,14 @@ pub enum Rule {
     CrossMultiply,
     /// Worked out the numbers.
     Evaluate,
+    /// Wrote the reciprocal of both sides.
+    Reciprocals,
+    /// Got every term with a letter on one side, and all else on the other.
+    GatherLetter(Expr),
+    /// Took a letter out as a common factor.
+    TakeOut(Expr),
+    /// Wrote a chain from the smaller end to the larger.
+    TurnRound,
     /// Wrote the sides the other way round.
     SwapSides,
     /// Found by how much the known pair is scaled.
@@ -63,6 +77,24 @@ pub enum Rule {
     RaiseBoth(u32),
     /// The inside of an absolute value has either sign.
     SplitAbsolute,
+    /// The inside of an absolute value that is zero is zero.
+    ZeroSize,
+    /// What is nearer to zero than a number lies between it and its opposite.
+    NearerThan(Expr),
+    /// What is further from zero than a number lies beyond it, or beyond its opposite.
+    FurtherThan(Expr),
+    /// A power is zero only where its base is.
+    ZeroPower,
+    /// A square is never negative.
+    SquareNotNegative,
+    /// Wrote a number as a power of the base on the other side.
+    SameBase(Expr),
+    /// Equal powers of one base have equal exponents.
+    EqualExponents,
+    /// Saw a polynomial in a power or a root.
+    TreatAsOne(Expr),
+    /// Took a sign once as plus and once as minus.
+    BothSigns,
     /// Took logarithms.
     TakeLogarithms,
     /// Wrote a logarithm as a power.
@@ -95,6 +127,14 @@ pub enum Rule {
     SolveFor(Expr),
     /// Put a value for a letter.
     ReplaceLetter(Expr, Expr),
+    /// Wrote the equations of a system in another order.
+    Reorder,
+    /// Took multiples of one equation of a system from the others, so that a letter goes.
+    Eliminate(Expr),
+    /// Put the value found for a letter in, and solved.
+    PutIn(Expr),
+    /// Put the values found for two letters in, and solved.
+    PutBoth(Expr, Expr),
     /// The equations of a system say the same.
     SaySame,
     /// Put each solution into the other equation.
@@ -107,6 +147,8 @@ pub enum Rule {
     MultiplyFractions,
     /// Wrote the number under a root as a product with a square.
     TakeSquareOut,
+    /// Multiplied above and below by a root.
+    MultiplyAboveAndBelow(Expr),
     /// Multiplied above and below by the other sum of roots.
     Conjugate,
     /// Took out what stands both above and below.

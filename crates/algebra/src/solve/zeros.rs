@@ -4,10 +4,11 @@
 //! absolute value have either sign brings others in. Whoever asks puts each value into the line
 //! it came from, exactly. Methods: factors; inverse functions; norms for roots; both signs for absolute
 //! values; products for sums of logarithms; the half-angle substitution for sines with cosines; a rule of
-//! signs for sums of exponentials.
+//! signs for sums of exponentials; where nothing else helps, the slope.
 
 mod circular;
 mod exponentials;
+mod slope;
 
 use super::real;
 use crate::budget::Budget;
@@ -42,18 +43,33 @@ impl Zeros {
 
 type Found = Result<Zeros, NotNormal>;
 
-/// The values of `letter` at which `poly` may change from or to zero.
+/// The values of `letter`, among those for which nothing in `not_negative` is negative, at which `poly` may
+/// change from or to zero.
 ///
 /// # Errors
 /// [`NotNormal`] when these are not found by the methods here.
-pub(crate) fn zeros(poly: &Poly, letter: &str, budget: &mut Budget) -> Found {
-    Search { letter, budget, depth: 0 }.poly(poly)
+pub(crate) fn zeros(
+    poly: &Poly,
+    letter: &str,
+    not_negative: &[Quotient],
+    budget: &mut Budget,
+) -> Found {
+    // Only conditions whose own zeros are easy to find help.
+    let is_plain = |part: &Poly| part.atoms().iter().all(|atom| matches!(atom, Atom::Symbol(_)));
+    let conditions = not_negative
+        .iter()
+        .filter(|q| q.mentions(letter) && is_plain(q.numerator()) && is_plain(q.denominator()));
+    let not_negative = conditions.cloned().collect();
+    Search { letter, not_negative, budget, depth: 0, slopes: 0 }.poly(poly)
 }
 
 struct Search<'a> {
     letter: &'a str,
+    /// Nothing is asked about values that make one of these negative.
+    not_negative: Vec<Quotient>,
     budget: &'a mut Budget,
     depth: usize,
+    slopes: usize,
 }
 
 impl Search<'_> {
@@ -87,7 +103,10 @@ impl Search<'_> {
                     found.add(self.atom_is(only, &value)?);
                 }
             }
-            several => found.add(self.several(&rest, several)?),
+            several => found.add(match self.several(&rest, several) {
+                Err(NotNormal::NotCovered) => self.by_slope(&rest)?,
+                other => other?,
+            }),
         }
         Ok(found)
     }

@@ -6,7 +6,7 @@ use crate::check::best_reading;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::{moves, slips, words};
 use algebra::solve::{Solutions, solutions};
-use algebra::{Expr, Line, Role, Setting, StepVerdict, compare_given, judge_alone};
+use algebra::{Expr, Line, Reading, Role, Setting, StepVerdict, compare_given, judge_alone};
 
 /// What the lines are compared with.
 pub(super) struct Task {
@@ -56,10 +56,16 @@ impl Task {
             Ok(reading) => reading,
             Err(error) => return unreadable(&written.text, &error),
         };
+        let note = reading.notes.first().map_or("", words::note);
+        let judged = self.judge_reading(&written.text, reading, progress);
+        JudgedLine { note: note.into(), ..judged }
+    }
+
+    fn judge_reading(&self, text: &str, reading: Reading, progress: &mut Progress) -> JudgedLine {
         let mut judged = JudgedLine::of(&reading.line);
         match &reading.line {
             Line::Sentence(_) => {
-                written.text.clone_into(&mut judged.plain);
+                text.clone_into(&mut judged.plain);
                 judged.verdict.says = "Words are kept with your working, but not checked.".into();
                 return judged;
             }

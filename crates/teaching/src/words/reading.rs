@@ -1,6 +1,23 @@
 //! What is wrong with a line that cannot be read, and what to do.
 
-use algebra::read::{Expected, ReadError, ReadErrorKind};
+use algebra::read::{Expected, Note, ReadError, ReadErrorKind};
+
+/// How a line was read that could be meant otherwise, and how to write the other.
+#[must_use]
+pub fn note(note: &Note) -> &'static str {
+    match note {
+        Note::DividesThenMultiplies(_) => {
+            "Read from left to right: divided, then multiplied. To divide by the whole product, put it in brackets."
+        }
+        Note::DividesTwice(_) => {
+            "Read from left to right: divided twice. To divide by the second fraction, put it in brackets."
+        }
+        Note::PowerEnds(_) => {
+            "Read with only that number as the exponent. For a longer exponent, put all of it in brackets."
+        }
+        Note::Repeats(_) => "Read as a decimal that repeats.",
+    }
+}
 
 /// One sentence that says what to do about `error`.
 #[must_use]

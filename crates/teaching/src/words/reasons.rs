@@ -16,10 +16,19 @@ pub fn reason(rule: &Rule) -> String {
         }
         Rule::AddToBoth(what) => format!("Add {} to both sides", math(what)),
         Rule::SubtractFromBoth(what) => format!("Subtract {} from both sides", math(what)),
+        Rule::AddToEach(what) => format!("Add {} to every part", math(what)),
+        Rule::SubtractFromEach(what) => format!("Subtract {} from every part", math(what)),
+        Rule::DivideEach(by) => format!("Divide every part by {}", math(by)),
         Rule::MultiplyBoth(by) => format!("Multiply both sides by {}", math(by)),
         Rule::DivideBoth(by) => format!("Divide both sides by {}", math(by)),
         Rule::CrossMultiply => "Cross-multiply: the two diagonal products are equal".into(),
         Rule::Evaluate => "Work it out".into(),
+        Rule::Reciprocals => "Take the reciprocal of both sides".into(),
+        Rule::GatherLetter(letter) => {
+            format!("Get every term with {} on one side, and the rest on the other", math(letter))
+        }
+        Rule::TakeOut(letter) => format!("Take {} out as a common factor", math(letter)),
+        Rule::TurnRound => "Write it from the smaller end to the larger".into(),
         Rule::SwapSides => "Write the unknown on the left".into(),
         Rule::ScaleFactor => "Find the scale factor from the pair that is known".into(),
         Rule::ScalePartner(by) => format!("Scale its partner by the same factor, {}", math(by)),
@@ -39,6 +48,19 @@ pub fn reason(rule: &Rule) -> String {
         Rule::RaiseBoth(3) => "Cube both sides".into(),
         Rule::RaiseBoth(n) => format!("Raise both sides to the power {n}"),
         Rule::SplitAbsolute => "What stands between the bars has either sign".into(),
+        Rule::ZeroSize => "Only zero has the size zero".into(),
+        Rule::NearerThan(end) => {
+            format!("Nearer to zero than {}: between it and its opposite", math(end))
+        }
+        Rule::FurtherThan(end) => {
+            format!("Further from zero than {}: on either side", math(end))
+        }
+        Rule::ZeroPower => "A power is zero only where its base is zero".into(),
+        Rule::SquareNotNegative => "An even power is never negative".into(),
+        Rule::SameBase(base) => format!("Write both sides as powers of {}", math(base)),
+        Rule::EqualExponents => "Equal powers of one base have equal exponents".into(),
+        Rule::TreatAsOne(part) => format!("Treat {} as one letter, and factorise", math(part)),
+        Rule::BothSigns => "Take the sign once as plus and once as minus".into(),
         Rule::TakeLogarithms => "Take logarithms of both sides".into(),
         Rule::UndoLogarithm => "Write the logarithm as a power".into(),
         Rule::Isolate(part) => format!("Get {} alone on one side", math(part)),
@@ -49,7 +71,7 @@ pub fn reason(rule: &Rule) -> String {
         Rule::NegativeDiscriminant(value) => {
             format!("The discriminant is {}, which has no real square root", math(value))
         }
-        Rule::LettersLeft => "Write both equations with the letters on the left".into(),
+        Rule::LettersLeft => "Write the equations with the letters on the left".into(),
         Rule::ScaleEquations => {
             "Multiply the equations, so that one letter has equal or opposite factors".into()
         }
@@ -62,6 +84,12 @@ pub fn reason(rule: &Rule) -> String {
         Rule::ReplaceLetter(letter, value) => {
             format!("Put {} for {}", math(value), math(letter))
         }
+        Rule::Reorder => "Begin with the equation that is easiest to use".into(),
+        Rule::Eliminate(letter) => {
+            format!("Use one equation to make {} go from the equations below it", math(letter))
+        }
+        Rule::PutIn(letter) => format!("Put the value of {} in", math(letter)),
+        Rule::PutBoth(a, b) => format!("Put the values of {} and {} in", math(a), math(b)),
         Rule::SaySame => {
             "The equations say the same: every point of this line is a solution".into()
         }
@@ -70,6 +98,9 @@ pub fn reason(rule: &Rule) -> String {
         Rule::CommonDenominator => "Bring the fractions to a common denominator".into(),
         Rule::MultiplyFractions => "Multiply what stands above, and what stands below".into(),
         Rule::TakeSquareOut => "Look for a square number under the root".into(),
+        Rule::MultiplyAboveAndBelow(by) => {
+            format!("Multiply above and below by {}: the root below goes", math(by))
+        }
         Rule::Conjugate => {
             "Multiply above and below by the same sum with the other sign: the root below goes"
                 .into()

@@ -51,7 +51,7 @@ pub const ROWS: &[&str] = &[
     r"sin x = 0.3 -> x = arcsin 0.3 or x = π - arcsin 0.3 ; assume 0<=x<2π => equivalent",
     r"cos x = 0.3 -> x ≈ 72.5 or x ≈ 287.5 ; deg ; assume 0<=x<360 => equivalent",
     r"cos x = 0.3 -> x ≈ 72.5 ; deg ; assume 0<=x<360 => not equivalent",
-    r"sin x = x -> x = 0 => undecided",
+    r"sin x = x -> x = 0 => equivalent",
     r"arcsin x = π/6 -> x = 1/2 => equivalent",
     r"arctan x = π/4 -> x = 1 => equivalent",
     r"arctan x = 2 -> no solution => equivalent",

@@ -1,5 +1,7 @@
 //! Every table, with its name. Each row was looked at by a person.
 
+mod apart;
+mod by_slope;
 mod circular;
 mod circular_equations;
 mod equations;
@@ -19,6 +21,8 @@ mod whole_exponents;
 
 /// The name of each table and its rows.
 pub const TABLES: &[(&str, &[&str])] = &[
+    ("apart", apart::ROWS),
+    ("by_slope", by_slope::ROWS),
     ("circular", circular::ROWS),
     ("circular_equations", circular_equations::ROWS),
     ("equations", equations::ROWS),

@@ -216,7 +216,7 @@ pub const ROWS: &[&str] = &[
     r"4^x-6^x-2*9^x=0 -> x=ln2/ln(2/3) => equivalent",
     r"2^x+3^x=5 -> x=1 => equivalent",
     r"x^x=4 -> x=2 => undecided",
-    r"x+ln x=1 -> x=1 => undecided",
-    r"e^x=x+1 -> x=0 => undecided",
-    r"cos x=x^2+1 -> x=0 => undecided",
+    r"x+ln x=1 -> x=1 => equivalent",
+    r"e^x=x+1 -> x=0 => equivalent",
+    r"cos x=x^2+1 -> x=0 => equivalent",
 ];

@@ -40,7 +40,7 @@ pub const ROWS: &[&str] = &[
     r"x^2=xy -> x=y => not equivalent; x = 0, y = 2: true against false",
     r"x^2=xy -> x=0 or x=y => equivalent",
     r"(x-y)^2=0 -> x=y => equivalent",
-    r"x^2+y^2=0 -> x=0; y=0 => undecided",
+    r"x^2+y^2=0 -> x=0; y=0 => equivalent",
     r"x^2=y^2 -> x=y or x=2y => not equivalent; x = -2, y = 2: true against false",
     r"x^2 y = 0 -> y=0 => not equivalent; x = 0, y = 1: true against false",
     r"(x-1)^2(y-2)=0 -> x=1 or y=2 => equivalent",

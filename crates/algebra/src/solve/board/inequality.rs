@@ -1,65 +1,94 @@
-//! The working of an inequality: brought to one side, divided or factorised.
+//! The working of an inequality: its parts undone one after the other, or everything on one side as a product.
 
-use super::super::steps::Rule;
-use super::{Board, step};
+use super::super::steps::{Rule, Step};
+use super::{Board, any_of, step};
 use crate::budget::Budget;
-use crate::expr::Expr;
-use crate::line::Line;
-use crate::normal::{Normaliser, Univariate, Values, factors};
-use crate::number::from_int;
+use crate::expr::{Expr, ExprKind};
+use crate::line::{Line, Relation};
+use crate::normal::{KernelKind, Normaliser, Poly, Univariate, Values, constant, factors};
+use crate::number::{Rational, from_int};
 use crate::step::Role;
-use num_traits::{One, Signed};
+use num_traits::{One, Signed, Zero};
 
-/// The working of an inequality: brought to one side, divided or factorised.
+/// The working of an inequality with that answer.
 pub(super) fn board(line: &Line, letter: &str, answer: Line) -> Board {
     let mut steps = vec![step(line.clone(), Rule::Given, Role::Starts)];
-    if let Some((between, rule)) = between(line, letter)
-        && between != *line
-        && between != answer
-    {
-        steps.push(step(between, rule, Role::Follows));
-    }
-    let turned = match (&steps[steps.len() - 1].line, &answer) {
-        (Line::Relations { sides, relations }, Line::Relations { relations: after, .. })
-            if sides.len() == 2 && relations.len() == 1 && after.len() == 1 =>
-        {
-            relations[0] != after[0]
+    let mut last = None;
+    for (between, rule) in between(line, letter).unwrap_or_default() {
+        if between == answer {
+            last = Some(rule);
+            break;
         }
-        _ => false,
-    };
-    let rule = if turned { Rule::TurnSign } else { Rule::FindSolutions };
+        if steps.last().is_none_or(|above| above.line != between) {
+            steps.push(step(between, rule, Role::Follows));
+        }
+    }
+    let rule = last.unwrap_or_else(|| rule_to(&answer, &steps));
     steps.push(step(answer, rule, Role::Concludes));
     Board { steps, method: "usual", methods: vec!["usual"] }
 }
 
-fn between(line: &Line, letter: &str) -> Option<(Line, Rule)> {
+/// Why the answer follows from the last line.
+fn rule_to(answer: &Line, steps: &[Step]) -> Rule {
+    let Some(Step { line, rule, .. }) = steps.last() else { return Rule::FindSolutions };
+    match (line, answer) {
+        (Line::Relations { relations: before, .. }, Line::Relations { relations: after, .. })
+            if before.len() == 1 && after.len() == 1 && before != after =>
+        {
+            Rule::TurnSign
+        }
+        _ if matches!(rule, Rule::FurtherThan(_)) => Rule::SolveEach,
+        _ => Rule::FindSolutions,
+    }
+}
+
+/// The lines between the problem and the answer; the last may be the answer.
+fn between(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
     let Line::Relations { sides, relations } = line else { return None };
-    let ([left, right], [relation]) = (&sides[..], &relations[..]) else { return None };
+    let ([left, right], [relation]) = (&sides[..], &relations[..]) else {
+        return chain(line, letter);
+    };
     let (none, mut budget) = (Values::new(), Budget::for_verdict());
     let mut forms = Normaliser::new(&none, &mut budget);
     let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
-    if !forms.needs.is_empty() {
-        return None;
-    }
-    let poly = l.minus(&r, &mut budget).ok()?.as_poly()?;
-    let one = Univariate::from_poly(&poly, letter)?;
+    let has_denominators = !forms.needs.is_empty();
+    let difference = l.minus(&r, &mut budget).ok()?;
     let is = |left: Expr, right: Expr| Line::Relations {
         sides: vec![left, right],
         relations: vec![*relation],
     };
+    if has_denominators {
+        // Not multiplied by what may be negative: one fraction, compared with zero.
+        let together = difference.cancelled(&mut budget).ok()?.to_expr();
+        let is_one_fraction = forms_a_quotient(&together) && !r.is_zero();
+        return is_one_fraction.then(|| vec![(is(together, Expr::int(0)), Rule::MoveToOneSide)]);
+    }
+    let poly = difference.as_poly()?;
+    if let Some(lines) = distance(&poly, line, letter, *relation) {
+        return Some(lines);
+    }
+    let one = Univariate::from_poly(&poly, letter)?;
     if let [b, a] = one.coefficients() {
         let term = Univariate::new(vec![from_int(0), a.clone()]).to_expr(letter);
-        let rule = match Univariate::from_poly(&l.as_poly()?, letter).as_ref() {
-            Some(left) if !right.symbols().contains(letter) => match left.coefficients().first() {
-                Some(number) if number.is_positive() => {
+        let typed = l.as_poly().and_then(|poly| Univariate::from_poly(&poly, letter));
+        let number = typed.as_ref().and_then(|left| left.coefficients().first());
+        let rule = match number {
+            Some(number) if !right.symbols().contains(letter) && !number.is_zero() => {
+                if number.is_positive() {
                     Rule::SubtractFromBoth(Expr::rational(number))
+                } else {
+                    Rule::AddToBoth(Expr::rational(&-number))
                 }
-                Some(number) if number.is_negative() => Rule::AddToBoth(Expr::rational(&-number)),
-                _ => Rule::Collect,
-            },
+            }
             _ => Rule::Collect,
         };
-        return Some((is(term, Expr::rational(&-b)), rule));
+        let expanded = is(l.to_expr(), r.to_expr());
+        let mut lines = Vec::new();
+        if [left, right].into_iter().any(has_brackets) {
+            lines.push((expanded, Rule::Expand));
+        }
+        lines.push((is(term, Expr::rational(&-b)), rule));
+        return Some(lines);
     }
     let all = factors(&poly, &mut budget).ok()?;
     let content = poly.number_content();
@@ -68,5 +97,140 @@ fn between(line: &Line, letter: &str) -> Option<(Line, Rule)> {
         .map(|(f, n)| if *n == 1 { f.to_expr() } else { f.to_expr().to_the(*n) })
         .reduce(Expr::times)?;
     let product = if content.is_one() { product } else { Expr::rational(&content).times(product) };
-    (all.len() > 1).then(|| (is(product, Expr::int(0)), Rule::Factorise))
+    let moved = is(poly.to_expr(), Expr::int(0));
+    let mut lines = Vec::new();
+    if !r.is_zero() {
+        lines.push((moved, Rule::MoveToOneSide));
+    }
+    if all.len() > 1 {
+        lines.push((is(product, Expr::int(0)), Rule::Factorise));
+    }
+    Some(lines)
+}
+
+fn forms_a_quotient(expr: &Expr) -> bool {
+    matches!(expr.kind, ExprKind::Divide(..))
+}
+
+/// Whether a sum stands in it that is multiplied.
+fn has_brackets(expr: &Expr) -> bool {
+    let is_sum = |e: &Expr| matches!(e.kind, ExprKind::Add(..) | ExprKind::Subtract(..));
+    expr.any(&mut |part| match &part.kind {
+        ExprKind::Multiply(a, b) => is_sum(a) || is_sum(b),
+        ExprKind::Negative(a) => is_sum(a),
+        _ => false,
+    })
+}
+
+/// `a R k x + c R b`: every part loses the number, and is divided by the factor.
+fn chain(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
+    let Line::Relations { sides, relations } = line else { return None };
+    let [low, middle, high] = &sides[..] else { return None };
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let mut forms = Normaliser::new(&none, &mut budget);
+    let mut number = |expr: &Expr| forms.build(expr).ok()?.as_constant();
+    let (low, high) = (number(low)?, number(high)?);
+    let poly = forms.build(middle).ok()?.as_poly()?;
+    if !forms.needs.is_empty() {
+        return None;
+    }
+    let one = Univariate::from_poly(&poly, letter)?;
+    let [c, k] = one.coefficients() else { return None };
+    let write =
+        |low: Rational, middle: Expr, high: Rational, relations: Vec<Relation>| Line::Relations {
+            sides: vec![Expr::rational(&low), middle, Expr::rational(&high)],
+            relations,
+        };
+    let mut lines = Vec::new();
+    let term = Univariate::new(vec![from_int(0), k.clone()]).to_expr(letter);
+    let (low, high) = (low - c, high - c);
+    if !c.is_zero() {
+        let rule = if c.is_positive() {
+            Rule::SubtractFromEach(Expr::rational(c))
+        } else {
+            Rule::AddToEach(Expr::rational(&-c))
+        };
+        lines.push((write(low.clone(), term, high.clone(), relations.clone()), rule));
+    }
+    let (low, high) = (low / k, high / k);
+    let x = Expr::symbol(letter);
+    if k.is_negative() {
+        let turned: Vec<Relation> = relations.iter().map(|r| r.turned()).collect();
+        lines.push((write(low.clone(), x.clone(), high.clone(), turned), Rule::TurnSign));
+        let back: Vec<Relation> = relations.iter().rev().copied().collect();
+        lines.push((write(high, x, low, back), Rule::TurnRound));
+    } else if !k.is_one() {
+        let rule = Rule::DivideEach(Expr::rational(k));
+        lines.push((write(low, x, high, relations.clone()), rule));
+    }
+    Some(lines)
+}
+
+/// `|u| < c`: `u` lies between `-c` and `c`; `|u| > c`: beyond one of them.
+fn distance(
+    poly: &Poly,
+    line: &Line,
+    letter: &str,
+    relation: Relation,
+) -> Option<Vec<(Line, Rule)>> {
+    let moving: Vec<_> = poly.atoms().into_iter().filter(|a| a.mentions(letter)).collect();
+    let [atom] = &moving[..] else { return None };
+    let kernel = atom.as_kernel().filter(|k| k.kind == KernelKind::Absolute)?;
+    let parts = poly.by_powers_of(atom);
+    let [rest, factor] = &parts[..] else { return None };
+    let mut budget = Budget::for_verdict();
+    let value = crate::normal::Quotient::new(rest.negated(), factor.clone())?;
+    let value = value.cancelled(&mut budget).ok()?;
+    if constant::sign(&value, &mut budget)? <= 0 {
+        return None;
+    }
+    let flips = constant::poly_sign(factor, &mut budget)? < 0;
+    let relation = if flips { relation.turned() } else { relation };
+    let mut lines = Vec::new();
+    let isolated =
+        Line::Relations { sides: vec![atom.to_expr(), value.to_expr()], relations: vec![relation] };
+    let typed = match line {
+        Line::Relations { sides, .. } => match &sides[0].kind {
+            ExprKind::Absolute(inside) if sides[1].symbols().is_empty() => {
+                Some((inside, &sides[1]))
+            }
+            _ => None,
+        },
+        _ => None,
+    };
+    let (inside, end) = match typed {
+        Some((inside, end)) => ((**inside).clone(), end.clone()),
+        None => {
+            lines.push((isolated, Rule::Isolate(atom.to_expr())));
+            (kernel.arguments[0].to_expr(), value.to_expr())
+        }
+    };
+    let other = negative_of(&end);
+    match relation {
+        Relation::Less | Relation::LessOrEqual => {
+            let between = Line::Relations {
+                sides: vec![other, inside, end.clone()],
+                relations: vec![relation; 2],
+            };
+            let more = chain(&between, letter).unwrap_or_default();
+            lines.push((between, Rule::NearerThan(end)));
+            lines.extend(more);
+        }
+        Relation::Greater | Relation::GreaterOrEqual => {
+            let part = |end: Expr, relation: Relation| Line::Relations {
+                sides: vec![inside.clone(), end],
+                relations: vec![relation],
+            };
+            let beyond = any_of(vec![part(other, relation.turned()), part(end.clone(), relation)]);
+            lines.push((beyond, Rule::FurtherThan(end)));
+        }
+        _ => return None,
+    }
+    Some(lines)
+}
+
+fn negative_of(number: &Expr) -> Expr {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let value = Normaliser::new(&none, &mut budget).build(number);
+    value.map_or_else(|_| number.clone().negative(), |value| value.negated().to_expr())
 }
