@@ -53,6 +53,34 @@ impl Draw {
         }
     }
 
+    /// True for one half of the draws.
+    pub fn coin(&mut self) -> bool {
+        self.between(0, 1) == 1
+    }
+
+    /// Two whole numbers of a range without a common factor, the first smaller; the range must hold such.
+    pub fn coprime(&mut self, low: i64, high: i64) -> (i64, i64) {
+        loop {
+            let (a, b) = (self.between(low, high), self.between(low, high));
+            if a < b && num_integer::gcd(a, b) == 1 {
+                return (a, b);
+            }
+        }
+    }
+
+    /// Different whole numbers of a range, in the order in which they were drawn.
+    pub fn different(&mut self, count: usize, low: i64, high: i64) -> Vec<i64> {
+        let mut found = Vec::with_capacity(count);
+        while found.len() < count {
+            let drawn = self.between(low, high);
+            // A range that is too small for so many gives what it has.
+            if !found.contains(&drawn) || i64::try_from(found.len()).is_ok_and(|n| n > high - low) {
+                found.push(drawn);
+            }
+        }
+        found
+    }
+
     /// One of `items`, which must not be empty.
     pub fn one_of<'a, T>(&mut self, items: &'a [T]) -> &'a T {
         let last = i64::try_from(items.len()).unwrap_or(1) - 1;

@@ -1,15 +1,18 @@
 //! A ladder: problems that climb three stages, each with its answer and working computed and proved.
 
+mod choices;
+
 use crate::draw::Draw;
 use crate::figure::Figure;
-use crate::problem::Posed;
+use crate::problem::{Flawed, Key, Posed};
 use crate::skill::{Skill, Stage};
 use crate::skills::{self, CATALOGUE_VERSION};
-use crate::working::{Unproved, WorkingLine};
-use algebra::number::{Rational, from_int, show};
-use algebra::solve::{Solutions, solutions};
-use algebra::write::{latex, latex_line, text, text_line};
-use algebra::{Expr, Line};
+use crate::working::{Draft, Unproved, Working, WorkingLine};
+use algebra::form::Form;
+use algebra::number::show;
+use algebra::write::{latex, latex_line, text_line};
+use algebra::{Line, Setting, StepVerdict, compare_given, judge_alone};
+pub(crate) use choices::written_like;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -164,25 +167,16 @@ pub fn prove(
     posed: &Posed,
     method: &str,
 ) -> Result<Rung, NotProved> {
-    let only = |line: &Line| match solutions(line, &posed.unknown) {
-        Ok(Solutions::Finite(values)) => match &values[..] {
-            [value] => value.as_rational(),
-            _ => None,
-        },
-        _ => None,
-    };
-    if only(&posed.line) != Some(posed.answer.clone()) {
+    if !follows(posed) {
         return Err(NotProved::AnswerDoesNotFollow);
     }
     let working = skill.working(posed, method).ok_or(NotProved::NoWorking)?;
-    let lines = working.verified().map_err(NotProved::Line)?;
-    let last = working.last_line().ok_or(NotProved::NoWorking)?;
-    if only(last) != Some(posed.answer.clone()) {
+    let mut lines = working.verified().map_err(NotProved::Line)?;
+    if !ends_there(posed, &working) {
         return Err(NotProved::EndsElsewhere);
     }
-    let mut working_lines = lines;
     if let Some(flawed) = &posed.flawed {
-        working_lines.push(found_slip(flawed));
+        lines.push(found_slip(skill, flawed));
     }
     Ok(Rung {
         skill: skill.card().id.into(),
@@ -190,18 +184,68 @@ pub fn prove(
         prompt: posed.prompt.clone(),
         figure: skill.figure(posed),
         answer: answer(posed),
-        choices: choices(skill, posed, &working.0, only)?,
-        working: working_lines,
+        choices: choices::of(skill, posed, &working.0)?,
+        working: lines,
         method: method.into(),
-        line: text_line(&posed.line),
+        line: if is_shown(posed) { String::new() } else { text_line(&posed.line) },
         unknown: posed.unknown.clone(),
-        story: posed.story.is_some(),
+        story: posed.story.is_some() && matches!(posed.key, Key::Line(_)),
     })
 }
 
+fn is_shown(posed: &Posed) -> bool {
+    matches!(posed.key, Key::Shown { .. })
+}
+
+/// What two lines of one problem are compared under.
+fn setting(posed: &Posed) -> Setting {
+    let several = posed.line.symbols().len() > 1 && !posed.unknown.is_empty();
+    Setting::for_letter(several.then_some(posed.unknown.as_str()))
+}
+
+fn is_true(claim: &Line) -> bool {
+    matches!(judge_alone(claim), StepVerdict::Equivalent { .. })
+}
+
+/// Whether the answer follows from the problem, and has the form asked for.
+fn follows(posed: &Posed) -> bool {
+    match &posed.key {
+        Key::Line(answer) => {
+            let verdict = compare_given(&posed.line, answer, &setting(posed));
+            matches!(verdict, StepVerdict::Equivalent { .. }) && posed.form.fits(answer)
+        }
+        Key::Truth(truth) => match judge_alone(&posed.line) {
+            StepVerdict::Equivalent { .. } => *truth,
+            StepVerdict::NotEquivalent(_) => !truth,
+            _ => false,
+        },
+        Key::Shown { because, .. } => !because.is_empty() && because.iter().all(is_true),
+    }
+}
+
+/// Whether the working ends at the answer: in mathematics, or in a sentence that says it.
+fn ends_there(posed: &Posed, working: &Working) -> bool {
+    let said = |text: &str| match working.0.last() {
+        Some(Draft::Words { sentence, .. }) => sentence.contains(text),
+        _ => false,
+    };
+    match &posed.key {
+        Key::Line(answer) => working.last_line().is_some_and(|last| {
+            let verdict = compare_given(answer, last, &setting(posed));
+            matches!(verdict, StepVerdict::Equivalent { .. })
+        }),
+        Key::Truth(truth) => said(truth_word(*truth)),
+        Key::Shown { text, .. } => said(text),
+    }
+}
+
+fn truth_word(truth: bool) -> &'static str {
+    if truth { "true" } else { "false" }
+}
+
 /// Which line of somebody's working breaks, and why.
-fn found_slip(flawed: &crate::problem::Flawed) -> WorkingLine {
-    let slip = crate::slips::SLIPS.iter().find(|slip| slip.id() == flawed.slip);
+fn found_slip(skill: &dyn Skill, flawed: &Flawed) -> WorkingLine {
+    let slip = skill.slips().iter().find(|slip| slip.id() == flawed.slip);
     let why = slip.map_or("", |slip| slip.to_teacher());
     let sentence = format!("Line {} of {}’s working breaks.", flawed.breaks + 1, flawed.name);
     WorkingLine {
@@ -215,86 +259,43 @@ fn found_slip(flawed: &crate::problem::Flawed) -> WorkingLine {
 }
 
 fn answer(posed: &Posed) -> Answer {
-    let value = written_like(posed, &posed.answer);
-    let solved = Line::equation(Expr::symbol(&posed.unknown), value.clone());
+    let (shown, value) = match &posed.key {
+        Key::Line(line) => {
+            let line = match (line.as_equation(), posed.answer()) {
+                (Some((name, _)), Some(value))
+                    if posed.form == Form::SolvedFor(posed.unknown.clone()) =>
+                {
+                    Line::equation(name.clone(), written_like(posed, &value))
+                }
+                _ => line.clone(),
+            };
+            let value = posed.answer().map_or_else(|| text_line(&line), |value| show(&value));
+            ((text_line(&line), latex_line(&line)), value)
+        }
+        Key::Truth(truth) => {
+            let word = truth_word(*truth).to_owned();
+            ((word.clone(), format!("\\text{{{word}}}")), word)
+        }
+        Key::Shown { text, .. } => ((text.clone(), format!("\\text{{{text}}}")), text.clone()),
+    };
     let mut answer = Answer {
-        text: text_line(&solved),
-        latex: latex_line(&solved),
-        value: show(&posed.answer),
+        text: shown.0,
+        latex: shown.1,
+        value,
         form: posed.form.name(),
-        unit: None,
+        unit: posed.unit.clone(),
     };
     if let Some(story) = &posed.story {
-        answer.text = story.sentence.clone();
-        answer.latex = latex(&value);
-        answer.unit = Some(story.unit.clone());
+        answer.text.clone_from(&story.sentence);
+        if let Some(value) = posed.answer() {
+            answer.latex = latex(&written_like(posed, &value));
+        }
+        answer.unit = Some(story.unit.clone()).filter(|unit| !unit.is_empty());
     }
     if let Some(flawed) = &posed.flawed {
         answer.text = format!("Line {} breaks; {}", flawed.breaks + 1, answer.text);
     }
     answer
-}
-
-/// The value written with decimals when the problem is written with decimals.
-fn written_like(posed: &Posed, value: &Rational) -> Expr {
-    let text = text_line(&posed.line);
-    let places = algebra::number::decimal_places(value).filter(|&p| p > 0);
-    match places {
-        Some(places) if text.contains('.') => {
-            let shown = algebra::number::to_decimal_text(value, places);
-            algebra::read_expr(&shown).unwrap_or_else(|_| Expr::rational(value))
-        }
-        _ => Expr::rational(value),
-    }
-}
-
-/// The right answer and three or more wrong ones of different value, those of slips first.
-fn choices(
-    skill: &dyn Skill,
-    posed: &Posed,
-    working: &[crate::working::Draft],
-    only: impl Fn(&Line) -> Option<Rational>,
-) -> Result<Vec<Choice>, NotProved> {
-    let mut found: Vec<(Rational, Option<&'static str>)> = Vec::new();
-    let mut add = |value: Rational, slip| {
-        let new = value != posed.answer && found.iter().all(|(other, _)| *other != value);
-        if new && found.len() < 3 {
-            found.push((value, slip));
-        }
-    };
-    for draft in working {
-        let crate::working::Draft::Line { line, .. } = draft else { continue };
-        for slip in skill.slips() {
-            for wrong in slip.wrong(line) {
-                if let Some(value) = only(&wrong) {
-                    add(value, Some(slip.id()));
-                }
-            }
-        }
-    }
-    // Near the answer, where the slips alone do not give three.
-    for (factor, shift) in [(1, 1), (2, 0), (1, -1), (1, 2), (-1, 0), (1, 10)] {
-        add(&posed.answer * from_int(factor) + from_int(shift), None);
-    }
-    if found.len() < 3 {
-        return Err(NotProved::TooFewChoices);
-    }
-    let show = |value: &Rational| text(&written_like(posed, value));
-    let mut choices: Vec<Choice> = found
-        .iter()
-        .map(|(value, slip)| Choice {
-            text: show(value),
-            right: false,
-            slip: slip.map(str::to_owned),
-        })
-        .collect();
-    choices.push(Choice { text: show(&posed.answer), right: true, slip: None });
-    // By size, so that the place of the right one says nothing.
-    let values: Vec<Rational> =
-        found.iter().map(|(value, _)| value.clone()).chain([posed.answer.clone()]).collect();
-    let mut order: Vec<usize> = (0..choices.len()).collect();
-    order.sort_by(|&a, &b| values[a].cmp(&values[b]));
-    Ok(order.into_iter().map(|at| choices[at].clone()).collect())
 }
 
 impl Ladder {
@@ -345,16 +346,18 @@ fn rung(
     before: &[Rung],
 ) -> Result<Rung, NoLadder> {
     let card = skill.card();
-    let usual = card.methods[0].id;
-    let asked = order.method.as_deref().unwrap_or(usual);
+    let asked = order.method.as_deref().unwrap_or(card.methods[0].id);
     for attempt in 0..60 {
         let label = format!("{}/{}/{index}/{attempt}", card.id, stage.name());
         let posed = skill.pose(stage, index, &mut Draw::new(order.seed, &label));
-        let fits = skill.working(&posed, asked).is_some();
-        let method = if fits { asked } else { usual };
+        let fits = |id: &&str| skill.working(&posed, id).is_some();
+        let others = card.methods.iter().map(|method| method.id);
+        let Some(method) = std::iter::once(asked).chain(others).find(fits) else { continue };
         // An unproved problem never leaves; the next draw takes its place.
         let Ok(rung) = prove(skill, stage, &posed, method) else { continue };
-        if before.iter().all(|other| other.prompt != rung.prompt && other.line != rung.line) {
+        if before.iter().all(|other| {
+            other.prompt != rung.prompt && (other.line != rung.line || rung.line.is_empty())
+        }) {
             return Ok(rung);
         }
     }
@@ -414,7 +417,7 @@ mod tests {
     fn a_problem_with_a_wrong_answer_is_never_given_out() {
         let skill = skills::find("equations.linear").expect("it is there");
         let mut posed = skill.pose(Stage::Grip, 1, &mut Draw::new(5, "wrong"));
-        posed.answer += from_int(1);
+        posed.key = Key::Line(crate::typeset::line("x = 1000"));
         assert_eq!(
             prove(skill, Stage::Grip, &posed, "balance"),
             Err(NotProved::AnswerDoesNotFollow)

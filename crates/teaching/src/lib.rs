@@ -21,6 +21,7 @@ pub mod slips;
 pub mod solve;
 pub mod tasks;
 pub mod typed;
+pub mod typeset;
 pub mod verdict;
 pub mod words;
 pub mod working;

@@ -1,31 +1,67 @@
-//! A problem as it is posed: what is asked, the mathematics behind it, and its answer.
+//! A problem as it is posed: what is asked, the mathematics behind it, its answer, and its workings.
 
+use crate::figure::Figure;
+use crate::working::Working;
 use algebra::form::Form;
-use algebra::{Line, Rational};
+use algebra::number::Notation;
+use algebra::{Expr, ExprKind, Line, Rational};
 
-/// A problem before its working is made and proved.
+/// A problem before it is proved.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Posed {
     /// What the student reads, with mathematics between dollar signs.
     pub prompt: String,
-    /// The equation behind it.
+    /// The mathematics behind it: an expression to work out, an equation to solve, a claim to judge.
     pub line: Line,
-    /// The letter that is asked for.
+    /// The letter that is asked for; empty where none is.
     pub unknown: String,
-    /// Its value.
-    pub answer: Rational,
+    /// What is right.
+    pub key: Key,
     /// The form the answer must have.
     pub form: Form,
+    /// The unit of the answer, where it has one.
+    pub unit: Option<String>,
     /// The story, when there is one: the student sets up the equation.
     pub story: Option<Story>,
     /// A working with one slip in it, when the slip is to be found.
     pub flawed: Option<Flawed>,
+    /// Wrong answers, those of slips first.
+    pub wrong: Vec<Wrong>,
+    /// The workings by method.
+    pub workings: Vec<(&'static str, Working)>,
+    /// The picture that belongs to it.
+    pub figure: Option<Figure>,
+}
+
+/// What is right, and how it is proved.
+#[derive(Debug, Clone, PartialEq)]
+pub enum Key {
+    /// A line that says the same as the problem's: `x = 3`, `3x + 12`, `17/20`.
+    Line(Line),
+    /// Whether the problem's line is true.
+    Truth(bool),
+    /// What these claims show; each of them is true by itself.
+    Shown {
+        /// The answer, in words or plain mathematics.
+        text: String,
+        /// The claims.
+        because: Vec<Line>,
+    },
+}
+
+/// A wrong answer and the slip that leads to it.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Wrong {
+    /// As it would be written.
+    pub text: String,
+    /// The id of the slip, where one leads there.
+    pub slip: Option<&'static str>,
 }
 
 /// What a story needs to be worked: the meaning of its letter, and the answer in words.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct Story {
-    /// "Let $n$ be the number of jars."
+    /// "Let $n$ be the number of jars"; empty where no letter is needed.
     pub defines: String,
     /// The answer as a sentence, with the computed number.
     pub sentence: String,
@@ -49,17 +85,135 @@ pub struct Flawed {
 }
 
 impl Posed {
-    /// A bare problem: an equation to be solved for `unknown`.
-    #[must_use]
-    pub fn equation(prompt: String, line: Line, unknown: &str, answer: Rational) -> Self {
+    fn new(prompt: String, line: Line, unknown: &str, key: Key, form: Form) -> Self {
         Self {
             prompt,
             line,
             unknown: unknown.to_owned(),
-            answer,
-            form: Form::SolvedFor(unknown.to_owned()),
+            key,
+            form,
+            unit: None,
             story: None,
             flawed: None,
+            wrong: Vec::new(),
+            workings: Vec::new(),
+            figure: None,
         }
+    }
+
+    /// An equation to be solved for `unknown`, with one solution.
+    #[must_use]
+    pub fn equation(prompt: String, line: Line, unknown: &str, answer: Rational) -> Self {
+        let answer = Line::equation(Expr::symbol(unknown), Expr::rational(&answer));
+        Self::new(prompt, line, unknown, Key::Line(answer), Form::SolvedFor(unknown.to_owned()))
+    }
+
+    /// An expression to be worked out or rewritten.
+    #[must_use]
+    pub fn value(prompt: String, expression: Line, answer: Line, form: Form) -> Self {
+        Self::new(prompt, expression, "", Key::Line(answer), form)
+    }
+
+    /// A line to be solved for `unknown`, with any set of solutions.
+    #[must_use]
+    pub fn solve(prompt: String, line: Line, unknown: &str, answer: Line) -> Self {
+        Self::new(prompt, line, unknown, Key::Line(answer), Form::AllSolutions)
+    }
+
+    /// A claim to be judged.
+    #[must_use]
+    pub fn claim(prompt: String, claim: Line, is_true: bool) -> Self {
+        Self::new(prompt, claim, "", Key::Truth(is_true), Form::Choice)
+    }
+
+    /// An answer that claims show, each true by itself; the first stands for the problem.
+    #[must_use]
+    pub fn shown(prompt: String, answer: impl Into<String>, because: Vec<Line>) -> Self {
+        let line = because.first().cloned().unwrap_or(Line::NoSolution);
+        let key = Key::Shown { text: answer.into(), because };
+        Self::new(prompt, line, "", key, Form::Any)
+    }
+
+    /// The value of the answer, where it is one rational number in the usual writing: no mixed number, and none
+    /// in another base.
+    #[must_use]
+    pub fn answer(&self) -> Option<Rational> {
+        let value = match &self.key {
+            Key::Line(Line::Expression(value)) => value,
+            Key::Line(line) => line.as_equation()?.1,
+            Key::Truth(_) | Key::Shown { .. } => return None,
+        };
+        let is_special = |part: &Expr| {
+            matches!(&part.kind, ExprKind::Number(written)
+                if matches!(written.notation(), Notation::Based { .. } | Notation::Mixed { .. }))
+        };
+        if value.any(&mut |part| is_special(part)) { None } else { value.as_plain_number() }
+    }
+
+    /// With a working by one of the skill's methods.
+    #[must_use]
+    pub fn way(mut self, method: &'static str, working: impl Into<Working>) -> Self {
+        self.workings.push((method, working.into()));
+        self
+    }
+
+    /// With a wrong answer that a slip leads to.
+    #[must_use]
+    pub fn slip(mut self, text: impl Into<String>, slip: &'static str) -> Self {
+        self.wrong.push(Wrong { text: text.into(), slip: Some(slip) });
+        self
+    }
+
+    /// With wrong answers that are near the right one.
+    #[must_use]
+    pub fn near<T: Into<String>>(mut self, texts: impl IntoIterator<Item = T>) -> Self {
+        self.wrong.extend(texts.into_iter().map(|text| Wrong { text: text.into(), slip: None }));
+        self
+    }
+
+    /// With the answer as a sentence, and its unit.
+    #[must_use]
+    pub fn answered(mut self, sentence: impl Into<String>, unit: &str) -> Self {
+        self.story = Some(Story {
+            defines: String::new(),
+            sentence: sentence.into(),
+            unit: unit.into(),
+            rows: None,
+        });
+        self
+    }
+
+    /// With an answer of that form.
+    #[must_use]
+    pub fn form(mut self, form: Form) -> Self {
+        self.form = form;
+        self
+    }
+
+    /// With an answer in that unit.
+    #[must_use]
+    pub fn unit(mut self, unit: &str) -> Self {
+        self.unit = Some(unit.into());
+        self
+    }
+
+    /// With a picture.
+    #[must_use]
+    pub fn figure(mut self, figure: Figure) -> Self {
+        self.figure = Some(figure);
+        self
+    }
+
+    /// With somebody's working in which line `breaks` (from zero) breaks by that slip.
+    #[must_use]
+    pub fn flawed(
+        mut self,
+        name: &str,
+        lines: Vec<Line>,
+        breaks: usize,
+        slip: &'static str,
+    ) -> Self {
+        self.flawed = Some(Flawed { name: name.into(), lines, breaks, slip });
+        self
     }
 }

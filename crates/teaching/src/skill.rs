@@ -101,10 +101,12 @@ pub trait Skill: Sync {
     fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed;
 
     /// The working of a problem by one of its methods. `None` when the method does not fit.
-    fn working(&self, posed: &Posed, method: &str) -> Option<Working>;
+    fn working(&self, posed: &Posed, method: &str) -> Option<Working> {
+        posed.workings.iter().find(|(id, _)| *id == method).map(|(_, working)| working.clone())
+    }
 
     /// The picture that belongs to a problem, if one helps.
-    fn figure(&self, _posed: &Posed) -> Option<Figure> {
-        None
+    fn figure(&self, posed: &Posed) -> Option<Figure> {
+        posed.figure.clone()
     }
 }

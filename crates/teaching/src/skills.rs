@@ -1,13 +1,9 @@
 //! The catalogue: every skill, one file each, in folders by strand.
 
-mod algebra {
-    //! Algebra and functions.
-    pub mod equations_linear;
-}
-mod fractions_ratio {
-    //! Fractions, ratio, percent.
-    pub mod ratio_missing_term;
-}
+mod algebra;
+mod fractions_ratio;
+mod kit;
+mod number;
 
 use crate::skill::Skill;
 
@@ -15,8 +11,24 @@ use crate::skill::Skill;
 pub const CATALOGUE_VERSION: u32 = 1;
 
 /// Every skill. One line here for each file.
-pub static SKILLS: &[&dyn Skill] =
-    &[&fractions_ratio::ratio_missing_term::RatioMissingTerm, &algebra::equations_linear::Linear];
+pub static SKILLS: &[&dyn Skill] = &[
+    &number::number_of_the_day::NumberOfTheDay,
+    &number::place_value_regroup::Regroup,
+    &number::add_sub_column::Column,
+    &number::multiply_facts_signed::FactsSigned,
+    &number::integers_add_subtract::AddSubtract,
+    &number::operations_order_brackets::OrderBrackets,
+    &number::rounding_places::Places,
+    &number::rounding_significant::Significant,
+    &number::standard_form::StandardForm,
+    &number::numbers_classify::Classify,
+    &number::rationals_operate::Operate,
+    &number::primes_factor_tree::FactorTree,
+    &number::bases_convert::Convert,
+    &number::binary_add::BinaryAdd,
+    &fractions_ratio::ratio_missing_term::RatioMissingTerm,
+    &algebra::equations_linear::Linear,
+];
 
 /// The skill with that id.
 #[must_use]

@@ -70,6 +70,35 @@ pub trait Slip: Sync {
     fn wrong(&self, line: &Line) -> Vec<Line>;
 }
 
+/// A slip that has a name and its sentences, but is not recognised in a line by itself: a skill says where it leads.
+#[derive(Debug, Clone, Copy)]
+pub struct Named {
+    /// Stored with answers: never renamed.
+    pub id: &'static str,
+    /// Helps without telling the answer.
+    pub to_student: &'static str,
+    /// Names the mistake.
+    pub to_teacher: &'static str,
+}
+
+impl Slip for Named {
+    fn id(&self) -> &'static str {
+        self.id
+    }
+
+    fn to_student(&self) -> &'static str {
+        self.to_student
+    }
+
+    fn to_teacher(&self) -> &'static str {
+        self.to_teacher
+    }
+
+    fn wrong(&self, _line: &Line) -> Vec<Line> {
+        Vec::new()
+    }
+}
+
 /// Every slip, those that say most first: where two lead to one line, the first is named. One line here for
 /// each file in `slips`.
 pub static SLIPS: &[&dyn Slip] = &[

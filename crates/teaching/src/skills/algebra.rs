@@ -1,0 +1,3 @@
+//! Algebra and functions.
+
+pub mod equations_linear;

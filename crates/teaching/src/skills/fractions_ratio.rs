@@ -1,0 +1,3 @@
+//! Fractions, ratio, percent.
+
+pub mod ratio_missing_term;
