@@ -201,8 +201,8 @@ fn nested(draw: &mut Draw) -> Posed {
         }
         let plain = typed.replace(['[', '{'], "(").replace([']', '}'], ")");
         let shown = typed
-            .replace('×', "\\times ")
-            .replace('÷', "\\div ")
+            .replace('×', "\\times")
+            .replace('÷', "\\div")
             .replace('{', "\\{")
             .replace('}', "\\}");
         let posed = Posed::value(
