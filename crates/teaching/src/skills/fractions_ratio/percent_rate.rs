@@ -85,13 +85,11 @@ fn bare(draw: &mut Draw, low: i64, high: i64) -> Posed {
 }
 
 fn two_hives(draw: &mut Draw) -> Posed {
-    let (p, first) = numbers(draw, 12, 80);
-    let (q, second) = loop {
-        let (q, second) = numbers(draw, 12, 80);
-        let (a, b) = (p * first / 100, q * second / 100);
+    let (p, first, q, second) = loop {
+        let ((p, first), (q, second)) = (numbers(draw, 12, 80), numbers(draw, 12, 80));
         // The larger count goes with the smaller percent.
-        if q < p && b > a {
-            break (q, second);
+        if q < p && q * second > p * first {
+            break (p, first, q, second);
         }
     };
     let (a, b) = (p * first / 100, q * second / 100);

@@ -54,7 +54,7 @@ fn pair(is_true: bool, draw: &mut Draw) -> [i64; 4] {
     }
     loop {
         let off = draw.nonzero(-3, 3);
-        if c + off > 0 {
+        if c + off > 1 {
             return [a * k[0], b * k[0], c + off, d];
         }
     }
