@@ -117,7 +117,9 @@ impl Posed {
     /// A line to be solved for `unknown`, with any set of solutions.
     #[must_use]
     pub fn solve(prompt: String, line: Line, unknown: &str, answer: Line) -> Self {
-        Self::new(prompt, line, unknown, Key::Line(answer), Form::AllSolutions)
+        // Intervals and points have no form of their own.
+        let form = if Form::AllSolutions.fits(&answer) { Form::AllSolutions } else { Form::Any };
+        Self::new(prompt, line, unknown, Key::Line(answer), form)
     }
 
     /// A claim to be judged.

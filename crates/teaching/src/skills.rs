@@ -2,6 +2,7 @@
 
 mod algebra;
 mod fractions_ratio;
+mod geometry;
 mod kit;
 mod number;
 
@@ -40,7 +41,14 @@ pub static SKILLS: &[&dyn Skill] = &[
     &fractions_ratio::percent_whole::WholeOf,
     &fractions_ratio::percent_rate::Rate,
     &fractions_ratio::percent_change::Change,
+    &algebra::expressions_expand::Expand,
     &algebra::equations_linear::Linear,
+    &algebra::equations_quadratic::Quadratic,
+    &algebra::inequalities_linear::InequalitiesLinear,
+    &algebra::systems_linear::SystemsLinear,
+    &geometry::measure_convert::MeasureConvert,
+    &geometry::area_triangle::AreaTriangle,
+    &geometry::pythagoras::Pythagoras,
 ];
 
 /// The skill with that id.

@@ -54,6 +54,15 @@ pub fn tex(typed: &str) -> String {
     format!("${}$", latex_line(&line(typed)))
 }
 
+/// Mathematics with numbers and signs as they are typed, `12 ÷ 3` without a fraction bar, within a sentence.
+#[must_use]
+pub fn tex_as_typed(typed: &str) -> String {
+    let signs = [('×', "\\times"), ('÷', "\\div"), ('{', "\\{"), ('}', "\\}")];
+    let shown =
+        signs.iter().fold(typed.to_owned(), |text, (sign, latex)| text.replace(*sign, latex));
+    format!("${shown}$")
+}
+
 /// Mathematics with units within a sentence.
 #[must_use]
 pub fn tex_measured(typed: &str) -> String {

@@ -5,14 +5,27 @@ pub(super) use crate::problem::Posed;
 pub(super) use crate::scenario;
 pub(super) use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
 pub(super) use crate::slips::{Named, Slip};
-#[allow(unused_imports, reason = "geometry")]
+
+pub(super) use crate::tasks;
 pub(super) use crate::typeset::{
-    Lines, bracketed, decimal, fraction, line, measured, tex, tex_measured,
+    Lines, bracketed, decimal, fraction, line, measured, tex, tex_as_typed,
 };
+pub(super) use crate::working::Working;
 pub(super) use algebra::Rational;
 pub(super) use algebra::form::Form;
 pub(super) use algebra::number::from_int;
 pub(super) use num_integer::{gcd, lcm};
+
+/// The working of an equation, inequality or system as it is written on a board, by a method or the usual one.
+pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<Working> {
+    let problem = line(typed);
+    let found = if matches!(problem, algebra::Line::AllOf(_)) {
+        tasks::system(&problem, method)
+    } else {
+        tasks::solve(&problem, letter, method, &algebra::Assumptions::default())
+    };
+    found.ok().map(|worked| worked.working)
+}
 
 /// The words a skill needs, each with what it means.
 macro_rules! terms {

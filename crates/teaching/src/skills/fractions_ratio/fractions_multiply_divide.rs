@@ -116,8 +116,9 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
         2 => ((a, b), (n, 1), true),
         _ => ((a, b), (c, d), true),
     };
-    let sign = if divides { '÷' } else { '×' };
-    let typed = tex(&format!("{} {sign} {}", paren(first.0, first.1), paren(second.0, second.1)));
+    let inside = |(n, d): (i64, i64)| tex(&show(n, d)).replace('$', "");
+    let sign = if divides { "\\div" } else { "\\times" };
+    let typed = format!("${} {sign} {}$", inside(first), inside(second));
     let prompt = format!("Work out {typed} in lowest terms.");
     if divides { quotient(prompt, first, second) } else { product(prompt, first, second) }
 }
@@ -134,8 +135,8 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let wrong = format!("({b}/{a}) × ({c}/{d})");
     let end = fraction(b * c, a * d);
     let prompt = format!(
-        "{name} wrote {}. Find the slip. What is it really, in lowest terms?",
-        tex(&format!("{typed} = {wrong}"))
+        "{name} wrote $\\frac{{{a}}}{{{b}}} \\div \\frac{{{c}}}{{{d}}} = \\frac{{{b}}}{{{a}}} \\times \\frac{{{c}}}{{{d}}}$. Find the \
+         slip. What is it really, in lowest terms?"
     );
     quotient(prompt, (a, b), (c, d)).flawed(
         name,
@@ -187,9 +188,9 @@ fn how_many_in(draw: &mut Draw) -> Posed {
     let (prompt, sentence, unit) = match draw.between(0, 2) {
         0 => (
             format!(
-                "{name} fills jars that hold {part} kg each from {all} kg of honey. How many jars does it fill?"
+                "{name} fills jars that hold {part} kg each from {all} kg of honey. How many jars are filled?"
             ),
-            format!("It fills {count} jars."),
+            format!("{count} jars are filled."),
             "jars",
         ),
         1 => (

@@ -4,7 +4,7 @@
 //! *Elements of Arithmetic*, 1846. What counts as nice: whole answers below 200.
 
 use crate::skills::kit::*;
-use crate::working::{Draft, Working};
+use crate::working::Draft;
 use algebra::solve::arithmetic;
 use algebra::{Line, Role};
 
@@ -114,7 +114,7 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
     };
     let value = value_of(&typed).unwrap_or(0);
     let posed = Posed::value(
-        format!("Work out {}.", tex(&typed)),
+        format!("Work out {}.", tex_as_typed(&typed)),
         line(&typed),
         line(&value.to_string()),
         Form::Any,
@@ -200,13 +200,8 @@ fn nested(draw: &mut Draw) -> Posed {
             continue;
         }
         let plain = typed.replace(['[', '{'], "(").replace([']', '}'], ")");
-        let shown = typed
-            .replace('×', "\\times")
-            .replace('÷', "\\div")
-            .replace('{', "\\{")
-            .replace('}', "\\}");
         let posed = Posed::value(
-            format!("Work out ${shown}$."),
+            format!("Work out {}.", tex_as_typed(&typed)),
             line(&plain),
             line(&value.to_string()),
             Form::Any,

@@ -1,0 +1,164 @@
+//! Systems of two linear equations.
+//!
+//! Source: L. Euler, *Elements of Algebra* (Hewlett's translation), part I, section IV, chapter IV. What counts as nice:
+//! whole solutions.
+
+use crate::skills::kit::*;
+
+/// The skill `systems.linear`.
+pub struct SystemsLinear;
+
+slips! {
+    "terms-missed": "Every term of the equation is added or taken away, also the number on the right.",
+        "Subtracts only some of the terms.";
+    "values-swapped": "Which value belongs to which letter?",
+        "Swaps the two values.";
+    "one-value-only": "A point has two values.",
+        "Finds one letter and stops.";
+}
+
+impl Skill for SystemsLinear {
+    fn card(&self) -> Card {
+        Card {
+            id: "systems.linear",
+            strand: Strand::Algebra,
+            grades: (8, 10),
+            title: "Systems of linear equations",
+            objective: "I can find the point that two equations share.",
+            vocabulary: terms![
+                "system": "equations that are to be true together",
+                "elimination": "adding or subtracting equations so that a letter goes",
+                "substitution": "putting an expression in for a letter",
+            ],
+            methods: methods!["elimination": "Elimination", "substitution": "Substitution"],
+        }
+    }
+
+    fn slips(&self) -> &'static [&'static dyn Slip] {
+        SLIPS
+    }
+
+    fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed {
+        match (stage, index % 3) {
+            (Stage::Grip, _) => bare(index, draw),
+            (Stage::Tilt, _) => how_many(draw),
+            (Stage::Climb, _) => story(draw),
+        }
+    }
+}
+
+fn term(n: i64, letter: &str) -> String {
+    if n == 1 { letter.to_owned() } else { format!("{n}{letter}") }
+}
+
+fn row(a: i64, b: i64, c: i64) -> String {
+    let sign = if b < 0 { '-' } else { '+' };
+    format!("{} {sign} {} = {c}", term(a, "x"), term(b.abs(), "y"))
+}
+
+fn solve(prompt: String, typed: &str, x: i64, y: i64) -> Posed {
+    let point = |x: i64, y: i64| format!("x = {x}; y = {y}");
+    let mut posed = Posed::solve(prompt, line(typed), "", line(&point(x, y)))
+        .slip(if x == y { point(x + 1, y) } else { point(y, x) }, "values-swapped")
+        .near([point(x, -y - 1), point(x + 1, y - 1), point(x - 1, y + 2)]);
+    for method in ["elimination", "substitution"] {
+        if let Some(working) = board(typed, "", Some(method)) {
+            posed = posed.way(method, working);
+        }
+    }
+    posed
+}
+
+/// Opposite coefficients; equal ones; one equation scaled; one solved for y.
+fn bare(index: usize, draw: &mut Draw) -> Posed {
+    let (x, y) = (draw.nonzero(-6, 8), draw.nonzero(-6, 8));
+    let (a, b, c) = (draw.between(2, 5), draw.between(2, 5), draw.between(1, 4));
+    let (first, second) = match index % 4 {
+        0 => (row(a, b, a * x + b * y), row(c, -b, c * x - b * y)),
+        1 => (row(a, b, a * x + b * y), row(a + c, b, (a + c) * x + b * y)),
+        2 => (row(a, b, a * x + b * y), row(2 * a + c, 2 * b, (2 * a + c) * x + 2 * b * y)),
+        _ => (
+            format!(
+                "y = {} {} {}",
+                term(a, "x"),
+                if y < a * x { '-' } else { '+' },
+                (y - a * x).abs()
+            ),
+            row(c, b, c * x + b * y),
+        ),
+    };
+    let typed = format!("{first}; {second}");
+    solve(format!("Solve {} and {}.", tex(&first), tex(&second)), &typed, x, y)
+}
+
+fn how_many(draw: &mut Draw) -> Posed {
+    let (a, b, c, k) =
+        (draw.between(1, 5), draw.between(2, 6), draw.between(3, 20), draw.between(2, 4));
+    let (second, word, claim) = match draw.between(0, 2) {
+        0 => (
+            row(k * a, k * b, k * c),
+            "infinitely many",
+            format!("{a} × {} = {} × {k}", k * b, a * b),
+        ),
+        1 => (row(k * a, k * b, k * c + 1), "none", format!("{k} × {c} < {}", k * c + 1)),
+        _ => {
+            (row(k * a + 1, k * b, k * c), "one", format!("{a} × {} < {b} × {}", k * b, k * a + 1))
+        }
+    };
+    let first = row(a, b, c);
+    let others: Vec<&str> =
+        ["none", "one", "infinitely many"].into_iter().filter(|w| *w != word).collect();
+    let reason = match word {
+        "one" => "The letters do not keep one ratio: the lines cross",
+        "none" => {
+            "The left sides agree up to a factor, the right sides do not: the lines are parallel"
+        }
+        _ => "One equation is a multiple of the other: it is one line",
+    };
+    Posed::shown(
+        format!(
+            "How many solutions have {} and {} together: none, one or infinitely many?",
+            tex(&first),
+            tex(&second)
+        ),
+        word,
+        vec![line(&claim)],
+    )
+    .slip(others[0], "terms-missed")
+    .near([others[1]])
+    .way(
+        "elimination",
+        Lines::default().work(&claim, reason).end(format!("The answer is: {word}.")),
+    )
+}
+
+fn story(draw: &mut Draw) -> Posed {
+    let name = scenario::name(draw);
+    let (x, y) = loop {
+        let (x, y) = (draw.between(3, 12), draw.between(2, 11));
+        if x != y {
+            break (x, y);
+        }
+    };
+    let (a, b) = (draw.between(2, 4), draw.between(2, 4));
+    let (c, d) = (a + draw.between(1, 3), b);
+    let (first, second) = (a * x + b * y, c * x + d * y);
+    let prompt = match draw.between(0, 2) {
+        0 => format!(
+            "{a} large and {b} small jars cost {first} dollars, {c} large and {d} small jars cost {second} dollars. A large jar costs {} dollars, a small one {} dollars. Find both.",
+            tex("x"),
+            tex("y")
+        ),
+        1 => format!(
+            "{a} candles and {b} wax bars weigh {first} dag, {c} candles and {d} bars weigh {second} dag. A candle weighs {} dag, a bar {} dag. Find both.",
+            tex("x"),
+            tex("y")
+        ),
+        _ => format!(
+            "{name} earns {first} dollars for {a} hours in the garden and {b} hours at the stall, and {second} dollars for {c} and {d} hours. An hour in the garden earns {} dollars, one at the stall {} dollars. Find both.",
+            tex("x"),
+            tex("y")
+        ),
+    };
+    solve(prompt, &format!("{}; {}", row(a, b, first), row(c, d, second)), x, y)
+}
