@@ -13,8 +13,9 @@ use self::task::{Progress, Task};
 use crate::ladder::Rung;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::words;
+use algebra::form::Form;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, ReadError, Reading, Role, Setting, read_latex, read_line};
+use algebra::{Line, Options, ReadError, Reading, Role, Setting, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -33,8 +34,8 @@ pub struct DeskLine {
 
 impl DeskLine {
     /// What was written, read as what it is.
-    fn read(&self) -> Result<Reading, ReadError> {
-        if self.latex { read_latex(&self.text) } else { read_line(&self.text) }
+    fn read(&self, quantities: bool) -> Result<Reading, ReadError> {
+        read_line_with(&self.text, Options { latex: self.latex, quantities })
     }
 }
 
@@ -112,19 +113,33 @@ impl Judgement {
 /// Never: a rung whose line cannot be read is judged as a story without an equation.
 #[must_use]
 pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
-    let problem = read_line(&rung.line).map_or(Line::NoSolution, |reading| reading.line);
+    let quantities = has_units(rung);
+    let options = Options { quantities, ..Options::default() };
+    let problem =
+        read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
     let several = problem.symbols().len() > 1;
     let task = Task {
-        setting: Setting::for_letter(several.then_some(rung.unknown.as_str())),
+        setting: Setting::for_letter(
+            (several && !rung.unknown.is_empty()).then_some(rung.unknown.as_str()),
+        ),
+        form: Form::named(&rung.answer.form).unwrap_or(Form::Any),
+        key: rung.answer.text.clone(),
         problem,
         unknown: rung.unknown.clone(),
-        story: rung.story,
+        // In a story without a letter there is nothing to set up: its lines are compared with the value.
+        story: rung.story && !rung.unknown.is_empty(),
+        quantities,
     };
     // In a story the student sets up the equation: there is no line above the first one.
-    let mut progress = Progress::from((!task.story).then(|| task.problem.clone()));
+    let is_words = rung.answer.latex.is_empty();
+    let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
     let mut judged = Vec::new();
     for line in lines.iter().take(MOST_LINES) {
-        judged.push(task.judge(line, &mut progress));
+        judged.push(if is_words {
+            task.judge_words(line, &rung.answer.value, &mut progress)
+        } else {
+            task.judge(line, &mut progress)
+        });
     }
     if let (Some(says), Some(last)) = (progress.left_in.take(), judged.last_mut()) {
         last.verdict = LineVerdict::saying(VerdictWord::AddsSolution, says);
@@ -143,10 +158,20 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     Judgement { finished: answered && sound, answered, lines: judged, next }
 }
 
+/// Whether units stand in the problem: its letters are none when they are read as units.
+fn has_units(rung: &Rung) -> bool {
+    let letters = |quantities| {
+        read_line_with(&rung.line, Options { quantities, ..Options::default() })
+            .is_ok_and(|reading| !reading.line.symbols().is_empty())
+    };
+    rung.unknown.is_empty() && letters(false) && !letters(true)
+}
+
 /// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.
 #[must_use]
 pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
-    let read = |line: &DeskLine| line.read().ok().map(|reading| reading.line);
+    let quantities = has_units(rung);
+    let read = |line: &DeskLine| line.read(quantities).ok().map(|reading| reading.line);
     let line = read(lines.get(at)?)?;
     let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });
     let above = lines[..at].iter().rev().filter_map(read).find(is_mathematics);

@@ -84,9 +84,9 @@ pub struct Rung {
 pub struct Answer {
     /// In words and plain mathematics, as it stands in the key.
     pub text: String,
-    /// For typesetting.
+    /// For typesetting; empty for an answer in words.
     pub latex: String,
-    /// The exact value.
+    /// The exact value, or the words.
     pub value: String,
     /// The form it must have.
     pub form: String,
@@ -274,9 +274,9 @@ fn answer(posed: &Posed) -> Answer {
         }
         Key::Truth(truth) => {
             let word = truth_word(*truth).to_owned();
-            ((word.clone(), format!("\\text{{{word}}}")), word)
+            ((word.clone(), String::new()), word)
         }
-        Key::Shown { text, .. } => ((text.clone(), format!("\\text{{{text}}}")), text.clone()),
+        Key::Shown { text, .. } => ((text.clone(), String::new()), text.clone()),
     };
     let mut answer = Answer {
         text: shown.0,

@@ -3,6 +3,7 @@
 use algebra::write::latex_line;
 use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge};
 use teaching::ladder::{Ladder, LadderOrder, Rung};
+use teaching::skills::SKILLS;
 use teaching::verdict::VerdictWord;
 
 fn ladder(skill: &str, seed: u64) -> Ladder {
@@ -111,26 +112,48 @@ fn what_breaks_is_shown_by_a_value_and_never_tells_the_answer() {
     }
 }
 
+/// The lines of a key as a student would write them: without the problem, words only where they are the answer.
+fn as_written(rung: &Rung) -> Vec<DeskLine> {
+    let is_words = rung.answer.latex.is_empty();
+    let sets_up = rung.story && !rung.unknown.is_empty();
+    let lines = rung
+        .working
+        .iter()
+        .filter(|line| !line.latex.is_empty() && (sets_up || line.role != "starts"));
+    let mut lines: Vec<DeskLine> =
+        lines.map(|line| DeskLine { text: line.latex.clone(), latex: true }).collect();
+    if is_words {
+        lines.push(plain(&rung.answer.value));
+    }
+    lines
+}
+
 #[test]
 fn the_proved_working_of_every_rung_holds_on_the_desk() {
-    for seed in 0..60 {
-        for skill in ["equations.linear", "ratio.missing-term"] {
-            for rung in &ladder(skill, seed).rungs {
-                let lines: Vec<DeskLine> = rung
-                    .working
-                    .iter()
-                    .filter(|line| !line.latex.is_empty() && (rung.story || line.role != "starts"))
-                    .map(|line| DeskLine { text: line.latex.clone(), latex: true })
-                    .collect();
+    let mut wrong = Vec::new();
+    for skill in SKILLS {
+        for seed in 0..12 {
+            for rung in &ladder(skill.card().id, seed).rungs {
+                let lines = as_written(rung);
                 let found = judge(rung, &lines);
-                for (line, judged) in lines.iter().zip(&found.lines) {
-                    let told = &judged.verdict;
-                    assert_eq!(told.word, VerdictWord::Holds, "{} for {}", line.text, rung.line);
+                let broken = lines.iter().zip(&found.lines);
+                // The first equation of one's own cannot be compared with words.
+                let own = rung.answer.latex.is_empty();
+                let broken = broken.filter(|(_, told)| match told.verdict.word {
+                    VerdictWord::Holds => false,
+                    VerdictWord::CantTell => !own,
+                    _ => true,
+                });
+                let broken: Vec<_> =
+                    broken.map(|(line, told)| (&line.text, told.verdict.word)).collect();
+                if !broken.is_empty() || !found.finished {
+                    wrong.push(format!("{} {}: {broken:?}", rung.skill, rung.prompt));
                 }
-                assert!(found.finished, "{} seed {seed}", rung.line);
             }
         }
     }
+    let few: Vec<_> = wrong.iter().take(40).collect();
+    assert!(wrong.is_empty(), "{} rungs: {few:#?}", wrong.len());
 }
 
 #[test]

@@ -30,7 +30,7 @@ const stages = computed(() =>
           <template v-if="keyShown">
             <p class="answer">
               <strong>{{ words.ladder.answer }}:</strong> {{ ' ' }}
-              <template v-if="rung.story">{{ rung.answer.text }}</template>
+              <template v-if="rung.story || !rung.answer.latex">{{ rung.answer.text }}</template>
               <math-line v-else :latex="rung.answer.latex" />
             </p>
             <working-lines :lines="rung.working">

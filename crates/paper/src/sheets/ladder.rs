@@ -63,7 +63,7 @@ fn rung(number: usize, rung: &Rung) -> Value {
         })
         .collect();
     // An answer in words is printed as words; otherwise as mathematics.
-    let answer = if rung.story {
+    let answer = if rung.story || rung.answer.latex.is_empty() {
         inline::pieces(&rung.answer.text)
     } else {
         match rung.answer.text.split_once("; ") {

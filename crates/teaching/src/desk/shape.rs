@@ -86,9 +86,15 @@ fn is_plain_quotient(value: &Expr) -> bool {
     })
 }
 
-/// A calculation with numbers alone under a line with letters, such as `12 ÷ 3 = 4`.
+/// A calculation with numbers alone that does not go on from the line above: `12 ÷ 3 = 4` under a line with letters,
+/// `7 + 5 = 12` under `347 + 285`.
 pub(super) fn is_side_calculation(above: &Line, line: &Line) -> bool {
-    line.symbols().is_empty()
-        && matches!(line, Line::Relations { .. })
-        && !above.symbols().is_empty()
+    let Line::Relations { sides, .. } = line else { return false };
+    let goes_on = match above {
+        Line::Expression(value) => {
+            matches!(algebra::equal(value, &sides[0]), algebra::Verdict::Equal { .. })
+        }
+        _ => above.symbols().is_empty(),
+    };
+    line.symbols().is_empty() && !goes_on
 }

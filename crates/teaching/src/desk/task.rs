@@ -5,8 +5,11 @@ use super::{DeskLine, JudgedLine, hints, unreadable};
 use crate::check::best_reading;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::{moves, slips, words};
+use algebra::form::Form;
 use algebra::solve::{Solutions, solutions};
-use algebra::{Expr, Line, Reading, Role, Setting, StepVerdict, compare_given, judge_alone};
+use algebra::{
+    Expr, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given, judge_alone,
+};
 
 /// What the lines are compared with.
 pub(super) struct Task {
@@ -14,6 +17,12 @@ pub(super) struct Task {
     pub unknown: String,
     pub story: bool,
     pub setting: Setting,
+    /// The form the answer must have.
+    pub form: Form,
+    /// The answer as it stands in the key.
+    pub key: String,
+    /// Whether words behind numbers are units.
+    pub quantities: bool,
 }
 
 /// How far the working has come.
@@ -47,12 +56,69 @@ impl Progress {
 }
 
 impl Task {
+    /// A line under a problem whose answer is words: the words, or a calculation that leads there.
+    pub(super) fn judge_words(
+        &self,
+        written: &DeskLine,
+        answer: &str,
+        progress: &mut Progress,
+    ) -> JudgedLine {
+        let plain =
+            |text: &str| text.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase();
+        let told = plain(written.text.trim_end_matches('.'));
+        let reading = written.read(self.quantities);
+        let line = reading.as_ref().map_or(&Line::NoSolution, |reading| &reading.line);
+        let mut judged = JudgedLine::of(line);
+        let is_relation = matches!(line, Line::Relations { .. } | Line::AnyOf(_));
+        if told == plain(answer) || plain(&judged.plain) == plain(answer) {
+            judged.plain.clone_from(&written.text);
+            judged.holds(Role::Concludes, "");
+            judged.answers = true;
+        } else if is_relation && line.symbols().is_empty() {
+            self.calculates(line, &mut judged);
+        } else if is_relation {
+            // The student's own equation, and the lines below it.
+            if let Some(above) = &progress.above {
+                judged.verdict = words::step_says(&self.compare(above, line), &self.unknown);
+            }
+            progress.above = Some(line.clone());
+        } else {
+            judged.reading.clear();
+            judged.plain.clone_from(&written.text);
+            judged.verdict.says =
+                "Kept with your working. Write the answer as it is asked for.".into();
+        }
+        judged
+    }
+
+    /// Whether an expression is worked out and in the form asked for.
+    fn is_value(&self, line: &Line) -> bool {
+        let last = match line {
+            Line::Expression(value) => value,
+            Line::Relations { sides, relations }
+                if relations.iter().all(|relation| *relation == Relation::Equal) =>
+            {
+                match sides.last() {
+                    Some(value) => value,
+                    None => return false,
+                }
+            }
+            _ => return false,
+        };
+        let value = Line::Expression(last.clone());
+        let fits = match self.form {
+            Form::Any => last.as_plain_number().is_some() || algebra::write::text(last) == self.key,
+            _ => self.form.fits(&value),
+        };
+        fits && matches!(self.compare(&self.problem, &value), StepVerdict::Equivalent { .. })
+    }
+
     fn compare(&self, from: &Line, to: &Line) -> StepVerdict {
         compare_given(from, to, &self.setting)
     }
 
     pub(super) fn judge(&self, written: &DeskLine, progress: &mut Progress) -> JudgedLine {
-        let reading = match written.read() {
+        let reading = match written.read(self.quantities) {
             Ok(reading) => reading,
             Err(error) => return unreadable(&written.text, &error),
         };
@@ -305,6 +371,9 @@ impl Task {
 
     /// Whether the line tells the solutions of the problem: `x = 7` (or `7 = x` is not yet in that form).
     fn is_answer(&self, line: &Line) -> bool {
+        if matches!(self.problem, Line::Expression(_)) {
+            return self.is_value(line);
+        }
         if !solved(line) {
             return false;
         }

@@ -53,7 +53,7 @@ fn missing_number(index: usize, draw: &mut Draw) -> Posed {
     let ((a, b), k) = (draw.coprime(1, 12), draw.between(2, 8));
     let (from, to) =
         if index.is_multiple_of(2) { ((a, b), (a * k, b * k)) } else { ((a * k, b * k), (a, b)) };
-    let above = index / 2 % 2 == 0;
+    let above = (index / 2).is_multiple_of(2);
     let equation = if above {
         format!("{}/{} = n/{}", from.0, from.1, to.1)
     } else {

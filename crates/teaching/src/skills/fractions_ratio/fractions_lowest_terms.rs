@@ -81,14 +81,11 @@ fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
         let next = if rest == 1 { answer.clone() } else { format!("{}/{}", a * rest, b * rest) };
         steps = steps.then(&next, format!("Divide both by {p}"));
     }
-    let first = primes(k)[0];
-    let half = format!("{}/{}", x / first, y / first);
     let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
         .slip(fraction(a, y), "one-part-divided");
     if x > k {
         posed = posed.slip(fraction(x - k, y - k), "subtracted-common");
     }
-    let _ = half;
     posed
         .near([fraction(a + 1, b), fraction(b - a, b), fraction(a, b + 1)])
         .way(

@@ -60,10 +60,8 @@ fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down:
     let unit = if down { small } else { large };
     let (sign, value) = if down { ('×', &big) } else { ('÷', &n.to_string()) };
     let value = value.clone();
-    let raw = if down { n * k * k } else { n };
     let wrong = if down { decimal(n, 2 * places) } else { (n * k).to_string() };
     let off = if down { (n * 10).to_string() } else { decimal(n, places + 1) };
-    let _ = raw;
     Posed::value(prompt, measured(&from), measured(&to), Form::Any)
         .unit(unit)
         .slip(format!("{wrong} {unit}"), "converted-the-wrong-way")
@@ -108,7 +106,7 @@ fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down:
 /// Large to small, then small to large.
 fn bare(index: usize, draw: &mut Draw) -> Posed {
     let pair = PAIRS[index % PAIRS.len()];
-    let down = index / 2 % 2 == 0;
+    let down = (index / 2).is_multiple_of(2);
     let n = draw.between(2, 99) * (pair.2 / 10).max(1);
     let big = decimal(n, pair.2.to_string().len() as u32 - 1);
     let (from, unit) = if down {
@@ -126,9 +124,7 @@ fn larger(draw: &mut Draw) -> Posed {
     let big = decimal(n, k.to_string().len() as u32 - 1);
     let (a, b) = (format!("{big} {large}"), format!("{} {small}", n + off));
     let (right, wrong) = if off < 0 { (a.clone(), b.clone()) } else { (b.clone(), a.clone()) };
-    let claim = format!("{right} > {wrong}");
     let number = if off < 0 { format!("{n} > {}", n + off) } else { format!("{} > {n}", n + off) };
-    let _ = claim;
     Posed::shown(
         format!("Which is more: {a} or {b}?"),
         right.clone(),

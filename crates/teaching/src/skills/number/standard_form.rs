@@ -79,7 +79,7 @@ fn plain(m: i64, exponent: i64) -> String {
 }
 
 fn exponent(index: usize, draw: &mut Draw) -> i64 {
-    if index / 2 % 2 == 0 { draw.between(3, 7) } else { -draw.between(2, 6) }
+    if (index / 2).is_multiple_of(2) { draw.between(3, 7) } else { -draw.between(2, 6) }
 }
 
 fn places(n: i64) -> String {
