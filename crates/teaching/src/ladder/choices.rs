@@ -79,17 +79,18 @@ fn numbers(
     working: &[Draft],
     answer: &Rational,
 ) -> Result<Vec<Choice>, NotProved> {
-    let mut found: Vec<(Rational, Option<&'static str>)> = Vec::new();
-    let mut add = |value: Rational, slip| {
-        let new = value != *answer && found.iter().all(|(other, _)| *other != value);
+    let mut found: Vec<(Rational, String, Option<&'static str>)> = Vec::new();
+    let mut add = |value: Rational, shown: String, slip| {
+        let new = value != *answer && found.iter().all(|(other, ..)| *other != value);
         if new && found.len() < WRONG {
-            found.push((value, slip));
+            found.push((value, shown, slip));
         }
     };
-    for Wrong { text, slip } in &posed.wrong {
-        let value = read_expr(text).ok().and_then(|expr| value_of(&expr));
-        if let Some(value) = value {
-            add(value, *slip);
+    let like = |value: &Rational| text(&written_like(posed, value));
+    for Wrong { text: typed, slip } in &posed.wrong {
+        let Ok(expr) = read_expr(typed) else { continue };
+        if let Some(value) = value_of(&expr) {
+            add(value, text(&expr), *slip);
         }
     }
     for draft in working {
@@ -97,26 +98,29 @@ fn numbers(
         for slip in skill.slips() {
             for wrong in slip.wrong(line) {
                 if let Some(value) = only(&wrong, &posed.unknown) {
-                    add(value, Some(slip.id()));
+                    let shown = like(&value);
+                    add(value, shown, Some(slip.id()));
                 }
             }
         }
     }
     for (factor, shift) in [(1, 1), (2, 0), (1, -1), (1, 2), (-1, 0), (1, 10)] {
-        add(answer * from_int(factor) + from_int(shift), None);
+        let value = answer * from_int(factor) + from_int(shift);
+        let shown = like(&value);
+        add(value, shown, None);
     }
     if found.len() < WRONG {
         return Err(NotProved::TooFewChoices);
     }
-    found.push((answer.clone(), None));
+    found.push((answer.clone(), like(answer), None));
     // By size, so that the place of the right one says nothing.
     found.sort_by(|a, b| a.0.cmp(&b.0));
-    let choice = |(value, slip): &(Rational, Option<&'static str>)| Choice {
-        text: text(&written_like(posed, value)),
-        right: value == answer,
+    let choice = |(value, text, slip): (Rational, String, Option<&'static str>)| Choice {
+        text,
+        right: value == *answer,
         slip: slip.map(str::to_owned),
     };
-    Ok(found.iter().map(choice).collect())
+    Ok(found.into_iter().map(choice).collect())
 }
 
 /// The value of a number as it is written, however it is written.

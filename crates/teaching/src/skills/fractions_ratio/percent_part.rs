@@ -100,7 +100,7 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
 
 fn bare(draw: &mut Draw) -> Posed {
     let (p, whole) = (5 * draw.between(1, 19), 20 * draw.between(2, 30));
-    worked(format!("Work out {}.", tex(&format!("{p}% of {whole}"))), 10 * p, whole)
+    worked(format!("Work out {} of {whole}.", tex(&format!("{p}%"))), 10 * p, whole)
 }
 
 /// Over a hundred, then with a decimal in the percent.
@@ -112,7 +112,7 @@ fn further(index: usize, draw: &mut Draw) -> Posed {
         5 + 10 * draw.between(1, 24)
     };
     worked(
-        format!("Work out {}.", tex(&format!("{}% of {whole}", decimal(tenths, 1)))),
+        format!("Work out {} of {whole}.", tex(&format!("{}%", decimal(tenths, 1)))),
         tenths,
         whole,
     )
