@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router'
 import { api, reply, type Failure, type LadderOrder, type RungView, type SkillCard, type Stage } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import RungSheet from '@/components/RungSheet.vue'
-import { stageNames, words } from '@/words'
+import { stageNames, strandNames, words } from '@/words'
 
 const props = defineProps<{ lesson: number }>()
 const router = useRouter()
@@ -19,6 +19,20 @@ const busy = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
 const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null })
 const stages = Object.keys(stageNames) as Stage[]
+
+const find = ref('')
+const grade = ref<number>()
+const grades = Array.from({ length: 13 }, (_, n) => n)
+const plain = (text: string): string => text.toLowerCase()
+const fits = (card: SkillCard): boolean => {
+  const text = plain(`${card.title} ${card.objective} ${strandNames[card.strand]}`)
+  const inGrade = grade.value == null || (card.first_grade <= grade.value && grade.value <= card.last_grade)
+  return inGrade && plain(find.value).split(/\s+/).every((word) => text.includes(word))
+}
+/** What is chosen stands first and stays in sight, whatever is looked for. */
+const chosen = computed(() => cards.value.filter((card) => order.skills.includes(card.id)))
+const fitting = computed(() => cards.value.filter(fits).length)
+const offered = computed(() => cards.value.filter((card) => !order.skills.includes(card.id) && fits(card)))
 
 const methods = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).flatMap((c) => c.methods))
 const suggested = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).map((c) => c.title).join(', '))
@@ -65,18 +79,27 @@ async function hang(): Promise<void> {
       <div class="choices">
         <section>
           <h2>{{ words.bench.what }}</h2>
-          <label v-for="card in cards" :key="card.id" class="card" :class="{ on: order.skills.includes(card.id) }">
-            <el-checkbox
-              :model-value="order.skills.includes(card.id)"
-              :aria-label="card.title"
-              @update:model-value="(on) => (order.skills = on ? [...order.skills, card.id] : order.skills.filter((id) => id !== card.id))"
-            />
-            <span>
-              <strong>{{ card.title }}</strong>
-              <span class="soft">{{ words.bench.grades(card.first_grade, card.last_grade) }}</span>
-              <span class="soft">{{ card.objective }}</span>
-            </span>
-          </label>
+          <div class="find">
+            <el-input v-model="find" clearable :placeholder="words.bench.find" :aria-label="words.bench.find" />
+            <el-select v-model="grade" clearable :placeholder="words.bench.everyGrade" :aria-label="words.bench.grade">
+              <el-option v-for="n in grades" :key="n" :value="n" :label="n ? `${words.bench.grade} ${n}` : words.bench.kindergarten" />
+            </el-select>
+          </div>
+          <p class="soft count" role="status">{{ fitting ? words.bench.found(fitting) : words.bench.noSkill }}</p>
+          <div class="skills" tabindex="0" :aria-label="words.bench.what" role="group">
+            <label v-for="card in [...chosen, ...offered]" :key="card.id" class="card" :class="{ on: order.skills.includes(card.id) }">
+              <el-checkbox
+                :model-value="order.skills.includes(card.id)"
+                :aria-label="card.title"
+                @update:model-value="(on) => (order.skills = on ? [...order.skills, card.id] : order.skills.filter((id) => id !== card.id))"
+              />
+              <span>
+                <strong>{{ card.title }}</strong>
+                <span class="soft">{{ words.bench.grades(card.first_grade, card.last_grade) }}</span>
+                <span class="soft">{{ card.objective }}</span>
+              </span>
+            </label>
+          </div>
         </section>
         <section>
           <h2>{{ words.bench.climbs }}</h2>
@@ -145,6 +168,19 @@ section h2 {
 .card span span {
   display: block;
   font-size: 0.88rem;
+}
+.find {
+  display: grid;
+  grid-template-columns: 1fr 130px;
+  gap: 8px;
+}
+.count {
+  margin-block: 8px;
+}
+.skills {
+  max-block-size: 430px;
+  overflow-y: auto;
+  padding: 2px;
 }
 .stage {
   display: flex;
