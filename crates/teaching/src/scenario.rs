@@ -12,6 +12,18 @@ pub fn name(draw: &mut Draw) -> &'static str {
     draw.one_of::<&'static str>(NAMES)
 }
 
+/// Two different names, drawn.
+#[must_use]
+pub fn two_names(draw: &mut Draw) -> (&'static str, &'static str) {
+    let first = name(draw);
+    loop {
+        let second = name(draw);
+        if second != first {
+            return (first, second);
+        }
+    }
+}
+
 /// A unit or a thing that is counted, in singular and plural.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub struct Thing {

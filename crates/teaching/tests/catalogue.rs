@@ -87,8 +87,8 @@ fn one_sheet_of_every_skill_is_as_it_was_looked_at() {
 }
 
 #[test]
-fn each_stage_is_harder_than_the_one_below() {
-    // What makes it harder is measured: how much there is to read and to write, in characters and lines.
+fn a_climb_asks_for_more_reading_and_writing_than_a_grip() {
+    // Measured in characters of the prompt and lines of the key; how hard the numbers are is not in it.
     let mut longer = 0;
     for skill in SKILLS {
         let size = |stage: Stage| {
@@ -113,5 +113,5 @@ fn each_stage_is_harder_than_the_one_below() {
         println!("{:<28} grip {grip:>6} tilt {tilt:>6} climb {climb:>6}", skill.card().id);
         longer += usize::from(climb > grip);
     }
-    assert!(longer * 10 >= SKILLS.len() * 8, "{longer} of {} climb", SKILLS.len());
+    assert!(longer * 10 >= SKILLS.len() * 9, "{longer} of {} climb", SKILLS.len());
 }

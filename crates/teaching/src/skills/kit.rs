@@ -16,6 +16,9 @@ pub(super) use algebra::form::Form;
 pub(super) use algebra::number::from_int;
 pub(super) use num_integer::{gcd, lcm};
 
+use algebra::number::{Whole, square_part};
+use num_traits::ToPrimitive;
+
 /// The working of an equation, inequality or system as it is written on a board, by a method or the usual one.
 pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<Working> {
     let problem = line(typed);
@@ -25,6 +28,98 @@ pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<W
         tasks::solve(&problem, letter, method, &algebra::Assumptions::default())
     };
     found.ok().map(|worked| worked.working)
+}
+
+/// The prime factors of a whole number, the smallest first, each as often as it is needed; none for 1.
+pub(super) fn prime_factors(n: i64) -> Vec<i64> {
+    let found = algebra::normal::prime_powers(&from_int(n));
+    let one = |(prime, times): (Whole, i64)| {
+        let prime = prime.to_i64().unwrap_or(1);
+        std::iter::repeat_n(prime, usize::try_from(times).unwrap_or(0))
+    };
+    found.into_iter().flat_map(one).collect()
+}
+
+/// `2 × 2 × 3`, and `1` for no factors.
+pub(super) fn times(factors: &[i64]) -> String {
+    let all: Vec<String> = factors.iter().map(i64::to_string).collect();
+    if all.is_empty() { "1".into() } else { all.join(" × ") }
+}
+
+/// The factor that comes out of the root of a positive whole number, and what is left inside.
+pub(super) fn out_of_root(n: i64) -> (i64, i64) {
+    square_part(&n.into()).map_or((1, n), |(outside, inside)| {
+        let inside = inside.iter().map(|&p| i64::try_from(p).unwrap_or(1)).product();
+        (outside.to_i64().unwrap_or(1), inside)
+    })
+}
+
+/// Ends a working with a fraction: as it comes, and in lowest terms where that is another.
+pub(super) fn in_lowest_terms(lines: Lines, above: i64, below: i64, reason: &str) -> Lines {
+    let (raw, answer) = (format!("{above}/{below}"), fraction(above, below));
+    if raw == answer || below == 1 {
+        lines.then(&answer, reason)
+    } else {
+        lines.then(&raw, reason).then(&answer, "Write it in lowest terms")
+    }
+}
+
+/// A sum or a difference of two fractions with its common denominator.
+pub(super) struct FractionSum {
+    /// Numerator and denominator.
+    pub first: (i64, i64),
+    /// Numerator and denominator.
+    pub second: (i64, i64),
+    /// Whether the second is taken away.
+    pub minus: bool,
+}
+
+impl FractionSum {
+    fn sign(&self) -> char {
+        if self.minus { '-' } else { '+' }
+    }
+
+    /// The least common denominator.
+    pub fn common(&self) -> i64 {
+        lcm(self.first.1, self.second.1)
+    }
+
+    /// Both numerators over the common denominator.
+    pub fn numerators(&self) -> (i64, i64) {
+        let over = |(n, d): (i64, i64)| n * self.common() / d;
+        (over(self.first), over(self.second))
+    }
+
+    /// The numerator of the result over the common denominator.
+    pub fn top(&self) -> i64 {
+        let (x, y) = self.numerators();
+        if self.minus { x - y } else { x + y }
+    }
+
+    /// As it is typed: `-1/2 + (-3/4)`.
+    pub fn typed(&self) -> String {
+        let ((a, b), (c, d)) = (self.first, self.second);
+        let second = if c < 0 { format!("({c}/{d})") } else { format!("{c}/{d}") };
+        format!("{a}/{b} {} {second}", self.sign())
+    }
+
+    /// What numerators and denominators give when they are taken by themselves.
+    pub fn straight_across(&self) -> String {
+        let ((a, b), (c, d)) = (self.first, self.second);
+        if self.minus { fraction(a - c, (b - d).abs().max(1)) } else { fraction(a + c, b + d) }
+    }
+
+    /// The lines after `start`: one denominator, one fraction, the result in lowest terms.
+    pub fn worked(&self, start: Lines, over: &str, join: &str) -> Lines {
+        let (common, (x, y)) = (self.common(), self.numerators());
+        let same = Self { first: (x, common), second: (y, common), minus: self.minus };
+        let mut lines = start;
+        if self.first.1 != self.second.1 {
+            lines = lines.then(&same.typed(), over);
+        }
+        let joined = format!("({x} {} {})/{common}", self.sign(), bracketed(y));
+        in_lowest_terms(lines.then(&joined, join), self.top(), common, "Work out the numerator")
+    }
 }
 
 /// The words a skill needs, each with what it means.

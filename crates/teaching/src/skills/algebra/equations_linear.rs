@@ -256,13 +256,7 @@ fn steady(draw: &mut Draw) -> Posed {
 /// Two steady changes that meet.
 fn meeting(draw: &mut Draw) -> Posed {
     let scene = draw.one_of(scenario::MEETINGS);
-    let name = scenario::name(draw);
-    let other = loop {
-        let other = scenario::name(draw);
-        if other != name {
-            break other;
-        }
-    };
+    let (name, other) = scenario::two_names(draw);
     let n = draw.between(3, 9);
     let c = draw.between(2, 5);
     let a = c + draw.between(2, 4);

@@ -157,7 +157,7 @@ fn missing(draw: &mut Draw) -> Posed {
         from_int(b),
     )
     .slip((-b).to_string(), "sign-of-last")
-    .slip((a * b).to_string(), "second-term-left")
+    .near([(a * b).to_string()])
     .way(
         "area-grid",
         Lines::start(&equation)

@@ -94,17 +94,23 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 fn how_many(draw: &mut Draw) -> Posed {
     let (a, b, c, k) =
         (draw.between(1, 5), draw.between(2, 6), draw.between(3, 20), draw.between(2, 4));
-    let (second, word, claim) = match draw.between(0, 2) {
-        0 => (
-            row(k * a, k * b, k * c),
-            "infinitely many",
-            format!("{a} × {} = {} × {k}", k * b, a * b),
-        ),
-        1 => (row(k * a, k * b, k * c + 1), "none", format!("{k} × {c} < {}", k * c + 1)),
-        _ => {
-            (row(k * a + 1, k * b, k * c), "one", format!("{a} × {} < {b} × {}", k * b, k * a + 1))
-        }
+    let (p, q, r, word) = match draw.between(0, 2) {
+        0 => (k * a, k * b, k * c, "infinitely many"),
+        1 => (k * a, k * b, k * c + 1, "none"),
+        _ => (k * a + 1, k * b, k * c, "one"),
     };
+    let second = row(p, q, r);
+    // The determinant of the factors, and where it is zero that of one factor with the right sides.
+    let mut claims = vec![if word == "one" {
+        format!("{a} × {q} - {p} × {b} < 0")
+    } else {
+        format!("{a} × {q} - {p} × {b} = 0")
+    }];
+    match word {
+        "none" => claims.push(format!("{b} × {r} - {q} × {c} > 0")),
+        "infinitely many" => claims.push(format!("{b} × {r} - {q} × {c} = 0")),
+        _ => {}
+    }
     let first = row(a, b, c);
     let others: Vec<&str> =
         ["none", "one", "infinitely many"].into_iter().filter(|w| *w != word).collect();
@@ -115,6 +121,10 @@ fn how_many(draw: &mut Draw) -> Posed {
         }
         _ => "One equation is a multiple of the other: it is one line",
     };
+    let mut lines = Lines::default();
+    for claim in &claims {
+        lines = lines.work(claim, reason);
+    }
     Posed::shown(
         format!(
             "How many solutions have {} and {} together: none, one or infinitely many?",
@@ -122,14 +132,11 @@ fn how_many(draw: &mut Draw) -> Posed {
             tex(&second)
         ),
         word,
-        vec![line(&claim)],
+        claims.iter().map(|claim| line(claim)).collect(),
     )
     .slip(others[0], "terms-missed")
     .near([others[1]])
-    .way(
-        "elimination",
-        Lines::default().work(&claim, reason).end(format!("The answer is: {word}.")),
-    )
+    .way("elimination", lines.end(format!("The answer is: {word}.")))
 }
 
 fn story(draw: &mut Draw) -> Posed {

@@ -50,39 +50,20 @@ fn show(n: i64, d: i64) -> String {
     format!("{n}/{d}")
 }
 
-fn worked(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64), sign: char) -> Posed {
-    let typed = format!("{} {sign} {}", show(a, b), show(c, d));
-    let common = lcm(b, d);
-    let (x, y) = (a * common / b, c * common / d);
-    let top = if sign == '+' { x + y } else { x - y };
-    let answer = fraction(top, common);
-    let raw = show(top, common);
-    let steps = |lines: Lines, over: &str, join: &str| {
-        let mut lines = lines;
-        if b != d {
-            lines = lines.then(&format!("{} {sign} {}", show(x, common), show(y, common)), over);
-        }
-        lines = lines.then(&format!("({x} {sign} {y})/{common}"), join);
-        if raw == answer {
-            lines.then(&answer, "Work out the numerator")
-        } else {
-            lines.then(&raw, "Work out the numerator").then(&answer, "Write it in lowest terms")
-        }
-    };
+fn worked(prompt: String, first: (i64, i64), second: (i64, i64), sign: char) -> Posed {
+    let sum = FractionSum { first, second, minus: sign == '-' };
+    let (typed, common, top) = (sum.typed(), sum.common(), sum.top());
+    let (a, c) = (first.0, second.0);
+    let kept = if sum.minus { fraction((a - c).abs(), common) } else { fraction(a + c, common) };
     let over = format!("Bring both to the denominator {common}");
     let pieces = format!("Cut both bars into pieces of one size, {common} to the whole");
-    let straight =
-        if sign == '+' { fraction(a + c, b + d) } else { fraction(a - c, (b - d).abs().max(1)) };
-    let kept = if sign == '+' { fraction(a + c, common) } else { fraction((a - c).abs(), common) };
-    Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
-        .slip(straight, "tops-and-bottoms-added")
+    let join = "One denominator: work with the numerators";
+    Posed::value(prompt, line(&typed), line(&fraction(top, common)), Form::LowestTerms)
+        .slip(sum.straight_across(), "tops-and-bottoms-added")
         .slip(kept, "numerators-kept")
         .near([fraction(top + 1, common), fraction(top + 2, common), fraction(top, common + 1)])
-        .way(
-            "common-denominator",
-            steps(Lines::start(&typed), &over, "One denominator: work with the numerators"),
-        )
-        .way("bar", steps(Lines::start(&typed), &pieces, "Count the pieces"))
+        .way("common-denominator", sum.worked(Lines::start(&typed), &over, join))
+        .way("bar", sum.worked(Lines::start(&typed), &pieces, "Count the pieces"))
 }
 
 /// One denominator; one a multiple of the other; plus, then minus.

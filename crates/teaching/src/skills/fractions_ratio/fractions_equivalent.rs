@@ -110,7 +110,7 @@ fn odd_one_out(draw: &mut Draw) -> Posed {
         odd.clone(),
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(x.clone(), "same-added-to-both")
+    .near([x.clone()])
     .near([y.clone(), first.clone()])
     .way(
         "divide-both",

@@ -50,33 +50,13 @@ impl Skill for LowestTerms {
     }
 }
 
-fn primes(n: i64) -> Vec<i64> {
-    let (mut rest, mut p, mut found) = (n, 2, Vec::new());
-    while rest > 1 {
-        while rest % p == 0 {
-            found.push(p);
-            rest /= p;
-        }
-        p += 1;
-    }
-    found
-}
-
-fn times(all: &[i64]) -> String {
-    if all.is_empty() {
-        "1".into()
-    } else {
-        all.iter().map(i64::to_string).collect::<Vec<_>>().join(" × ")
-    }
-}
-
 fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
     let (x, y) = (a * k, b * k);
     let typed = format!("{x}/{y}");
     let answer = fraction(a, b);
     let mut steps = Lines::start(&typed);
     let mut rest = k;
-    for p in primes(k) {
+    for p in prime_factors(k) {
         rest /= p;
         let next = if rest == 1 { answer.clone() } else { format!("{}/{}", a * rest, b * rest) };
         steps = steps.then(&next, format!("Divide both by {p}"));
@@ -102,7 +82,7 @@ fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
             "factor-tree",
             Lines::start(&typed)
                 .then(
-                    &format!("({})/({})", times(&primes(x)), times(&primes(y))),
+                    &format!("({})/({})", times(&prime_factors(x)), times(&prime_factors(y))),
                     "Split both into primes",
                 )
                 .then(&answer, "Cross out the primes that stand above and below"),
@@ -123,7 +103,7 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 fn which_one(draw: &mut Draw) -> Posed {
     let (a, b) = loop {
         let (a, b) = draw.coprime(4, 25);
-        if primes(a).len() > 1 || primes(b).len() > 1 {
+        if prime_factors(a).len() > 1 || prime_factors(b).len() > 1 {
             break (a, b);
         }
     };

@@ -140,7 +140,7 @@ fn compare(draw: &mut Draw) -> Posed {
         right.clone(),
         vec![line(&claim)],
     )
-    .slip(wrong, "wrong-pair-multiplied")
+    .near([wrong])
     .way(
         "divide-with-remainder",
         Lines::default()
@@ -160,7 +160,7 @@ fn between(draw: &mut Draw) -> Posed {
         say(w),
         vec![line(&claim)],
     )
-    .slip(say(n.max(d - n) + w + 1), "remainder-as-whole")
+    .near([say(n.max(d - n) + w + 1)])
     .near([say(w - 1), say(w + 1)])
     .way(
         "divide-with-remainder",

@@ -60,7 +60,6 @@ fn paren(n: i64, d: i64) -> String {
 fn product(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
     let typed = format!("{} × {}", paren(a, b), paren(c, d));
     let answer = fraction(a * c, b * d);
-    let raw = format!("{}/{}", a * c, b * d);
     let over = if b == 1 {
         format!("({a} × {c})/{d}")
     } else if d == 1 {
@@ -69,12 +68,7 @@ fn product(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
         format!("({a} × {c})/({b} × {d})")
     };
     let lines = |first: &str| {
-        let lines = Lines::start(&typed).then(&over, first);
-        if raw == answer {
-            lines.then(&answer, "Work it out")
-        } else {
-            lines.then(&raw, "Work it out").then(&answer, "Write it in lowest terms")
-        }
+        in_lowest_terms(Lines::start(&typed).then(&over, first), a * c, b * d, "Work it out")
     };
     let common = lcm(b, d);
     Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
@@ -88,18 +82,13 @@ fn product(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
 fn quotient(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
     let typed = format!("{} ÷ {}", paren(a, b), paren(c, d));
     let answer = fraction(a * d, b * c);
-    let raw = format!("{}/{}", a * d, b * c);
     let turned =
         format!("{} × {}", paren(a, b), if c == 1 { d.to_string() } else { format!("({d}/{c})") });
     let lines = Lines::start(&typed).then(
         &turned,
         format!("Dividing by {} is multiplying by its reciprocal", tex(&show(c, d))),
     );
-    let lines = if raw == answer || b * c == 1 {
-        lines.then(&answer, "Multiply")
-    } else {
-        lines.then(&raw, "Multiply").then(&answer, "Write it in lowest terms")
-    };
+    let lines = in_lowest_terms(lines, a * d, b * c, "Multiply");
     Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
         .slip(fraction(b * c, a * d), "first-flipped")
         .slip(fraction(a * c, b * d), "multiplied-not-turned")

@@ -140,13 +140,7 @@ fn make_it_true(draw: &mut Draw) -> Posed {
 }
 
 fn same_taste(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
-    let other = loop {
-        let other = scenario::name(draw);
-        if other != name {
-            break other;
-        }
-    };
+    let (name, other) = scenario::two_names(draw);
     let is_same = draw.coin();
     let terms = pair(is_same, draw);
     let [a, b, c, d] = terms;

@@ -54,16 +54,6 @@ fn bar(parts: &[(i64, &str)], unit: i64, total: String) -> Figure {
     Figure::Bar { parts: parts.collect(), total }
 }
 
-fn people(draw: &mut Draw) -> (&'static str, &'static str) {
-    let first = scenario::name(draw);
-    loop {
-        let other = scenario::name(draw);
-        if other != first {
-            return (first, other);
-        }
-    }
-}
-
 fn both(posed: Posed, lines: impl Fn(&str) -> Lines) -> Posed {
     posed
         .way("one-part-first", lines("All parts together make the total"))
@@ -73,7 +63,7 @@ fn both(posed: Posed, lines: impl Fn(&str) -> Lines) -> Posed {
 fn larger_share(index: usize, draw: &mut Draw) -> Posed {
     let ((a, b), unit) = (draw.coprime(1, 7), draw.between(3, 12));
     let total = (a + b) * unit;
-    let (first, other) = people(draw);
+    let (first, other) = scenario::two_names(draw);
     let asks_first = index.is_multiple_of(2);
     let (mine, theirs, who) = if asks_first { (a, b, first) } else { (b, a, other) };
     let thing = *draw.one_of(&["dollars", "jars", "candles", "frames"]);
@@ -103,7 +93,7 @@ fn larger_share(index: usize, draw: &mut Draw) -> Posed {
 
 fn from_difference(draw: &mut Draw) -> Posed {
     let ((a, b), unit) = (draw.coprime(1, 8), draw.between(3, 9));
-    let (first, other) = people(draw);
+    let (first, other) = scenario::two_names(draw);
     let (difference, total) = ((b - a) * unit, (a + b) * unit);
     let equation = format!("(x/{}) × ({b} - {a}) = {difference}", a + b);
     let thing = *draw.one_of(&["jars", "dollars", "candles"]);
@@ -130,7 +120,7 @@ fn parts(n: i64) -> String {
 
 fn from_one_share(draw: &mut Draw) -> Posed {
     let ((a, b), unit) = (draw.coprime(2, 8), draw.between(3, 12));
-    let (first, other) = people(draw);
+    let (first, other) = scenario::two_names(draw);
     let (share, total) = (a * unit, (a + b) * unit);
     let equation = format!("{a}/{} = {share}/x", a + b);
     let thing = *draw.one_of(&["jars", "dollars", "candles"]);

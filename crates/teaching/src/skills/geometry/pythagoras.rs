@@ -146,14 +146,7 @@ fn is_right(draw: &mut Draw) -> Posed {
 fn exact_root(draw: &mut Draw) -> Posed {
     let (k, m) = (draw.between(2, 9), draw.between(1, 5));
     let (a, b) = (k, k * m);
-    let inside = 1 + m * m;
-    let (mut outside, mut rest) = (k, inside);
-    for p in [2, 3, 5] {
-        while rest % (p * p) == 0 {
-            rest /= p * p;
-            outside *= p;
-        }
-    }
+    let (outside, rest) = out_of_root(a * a + b * b);
     let answer = format!("{outside} sqrt({rest})");
     let typed = format!("sqrt({a}^2 + {b}^2)");
     Posed::value(

@@ -3,14 +3,7 @@
 //! Source: Leonardo of Pisa, *Liber abaci*, chapters 3 and 4. What counts as nice: no regrouping on the first rungs,
 //! then one, then two places that regroup.
 
-use crate::draw::Draw;
-use crate::problem::Posed;
-use crate::scenario;
-use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
-use crate::slips::{Named, Slip};
-use crate::typeset::{Lines, line, tex};
-use algebra::form::Form;
-use algebra::number::from_int;
+use crate::skills::kit::*;
 
 /// The skill `add-sub.column`.
 pub struct Column;
@@ -221,7 +214,7 @@ fn missing(index: usize, draw: &mut Draw) -> Posed {
         from_int(b),
     )
     .slip(smaller_from_larger(sum, a).to_string(), "smaller-from-larger")
-    .slip((sum + a).to_string(), "carry-forgotten")
+    .near([(sum + a).to_string()])
     .way(
         "column",
         Lines::start(&equation)

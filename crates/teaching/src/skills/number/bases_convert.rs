@@ -206,7 +206,7 @@ fn larger(draw: &mut Draw) -> Posed {
         right.clone(),
         vec![line(&claim)],
     )
-    .slip(wrong, "tens-for-base")
+    .near([wrong])
     .way(
         "place-value-columns",
         Lines::default()

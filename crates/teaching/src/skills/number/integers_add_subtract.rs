@@ -3,14 +3,7 @@
 //! Source: L. Euler, *Elements of Algebra* (Hewlett's translation), part I, section I, chapter I. What counts as
 //! nice: sizes below 13 on Grip.
 
-use crate::draw::Draw;
-use crate::problem::Posed;
-use crate::scenario;
-use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
-use crate::slips::{Named, Slip};
-use crate::typeset::{Lines, bracketed, line, tex};
-use algebra::form::Form;
-use algebra::number::from_int;
+use crate::skills::kit::*;
 
 /// The skill `integers.add-subtract`.
 pub struct AddSubtract;
@@ -186,7 +179,7 @@ fn missing(draw: &mut Draw) -> Posed {
         "n",
         from_int(b),
     )
-    .slip((sum + a).to_string(), "minus-minus-as-minus")
+    .near([(sum + a).to_string()])
     .slip((-b).to_string(), "sign-of-smaller")
     .way(
         "add-the-opposite",

@@ -2,13 +2,7 @@
 //!
 //! Source: Euclid, *Elements*, book VII, definitions 6 and 7. What counts as nice: numbers to 50 on Grip, to 99 later.
 
-use crate::draw::Draw;
-use crate::problem::Posed;
-use crate::scenario;
-use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
-use crate::slips::{Named, Slip};
-use crate::typeset::{Lines, line, tex};
-use algebra::form::Form;
+use crate::skills::kit::*;
 
 /// The skill `number.of-the-day`.
 pub struct NumberOfTheDay;
@@ -217,7 +211,7 @@ fn two_parts(draw: &mut Draw) -> Posed {
         "n",
         algebra::number::from_int(b),
     )
-    .slip((n + a).to_string(), "ten-as-one")
+    .near([(n + a).to_string()])
     .way(
         "counting",
         Lines::start(&equation)

@@ -59,24 +59,9 @@ fn question(number: &str) -> String {
     format!("Is {number} rational or irrational?")
 }
 
-/// The square factor and the rest of a whole number.
-fn parts(n: i64) -> (i64, i64) {
-    let mut outside = 1;
-    let mut rest = n;
-    let mut k = 2;
-    while k * k <= rest {
-        while rest % (k * k) == 0 {
-            rest /= k * k;
-            outside *= k;
-        }
-        k += 1;
-    }
-    (outside, rest)
-}
-
 /// The root of a whole number, classified.
 fn classified(prompt: String, n: i64) -> Posed {
-    let (outside, rest) = parts(n);
+    let (outside, rest) = out_of_root(n);
     if rest == 1 {
         let claim = format!("sqrt({n}) = {outside}");
         return Posed::shown(prompt, "rational", vec![line(&claim)])
@@ -261,7 +246,7 @@ fn together(draw: &mut Draw) -> Posed {
     let square = draw.between(3, 12).pow(2);
     let other = loop {
         let n = draw.between(6, 120);
-        if parts(n).1 != 1 {
+        if out_of_root(n).1 != 1 {
             break n;
         }
     };

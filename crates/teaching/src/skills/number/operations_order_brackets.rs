@@ -206,8 +206,7 @@ fn nested(draw: &mut Draw) -> Posed {
             line(&value.to_string()),
             Form::Any,
         )
-        .slip((value + 2 * a).to_string(), "left-to-right")
-        .slip((value - 2 * d).to_string(), "bracket-passed-over")
+        .near([(value + 2 * a).to_string(), (value - 2 * d).to_string()])
         .near([(-value - 1).to_string(), (value + 1).to_string()]);
         return worked(posed, &plain, value);
     }

@@ -3,14 +3,7 @@
 //! Source: Leonardo of Pisa, *Liber abaci*, chapter 1, on the places of the numerals. What counts as nice: three
 //! digits, with only the tens too many on the first rungs.
 
-use crate::draw::Draw;
-use crate::problem::Posed;
-use crate::scenario;
-use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
-use crate::slips::{Named, Slip};
-use crate::typeset::{Lines, line};
-use algebra::form::Form;
-use algebra::number::from_int;
+use crate::skills::kit::*;
 
 /// The skill `place-value.regroup`.
 pub struct Regroup;

@@ -61,10 +61,6 @@ fn primes(count: usize, limit: i64, draw: &mut Draw) -> Vec<i64> {
     }
 }
 
-fn times(factors: &[i64]) -> String {
-    factors.iter().map(i64::to_string).collect::<Vec<_>>().join(" × ")
-}
-
 /// `2^3 × 5`
 fn powers(primes: &[i64]) -> String {
     let mut primes = primes.to_vec();
@@ -183,8 +179,8 @@ fn missing_leaf(draw: &mut Draw) -> Posed {
         "x",
         from_int(missing),
     )
-    .slip(known.to_string(), "stopped-at-composite")
-    .slip((n / rest[0]).to_string(), "factor-counted-once")
+    .near([known.to_string()])
+    .near([(n / rest[0]).to_string()])
     .way(
         "tree",
         Lines::start(&equation)
@@ -204,24 +200,11 @@ fn two(draw: &mut Draw) -> (i64, i64, i64) {
     }
 }
 
-fn split(n: i64) -> Vec<i64> {
-    let (mut rest, mut found) = (n, Vec::new());
-    let mut p = 2;
-    while rest > 1 {
-        while rest % p == 0 {
-            found.push(p);
-            rest /= p;
-        }
-        p += 1;
-    }
-    found
-}
-
 fn common_way(a: i64, b: i64, typed: &str, value: i64, reason: &str) -> Lines {
     Lines::start(typed)
-        .work(&format!("{a} = {}", powers(&split(a))), "Split the first number into primes")
-        .work(&format!("{b} = {}", powers(&split(b))), "Split the second")
-        .then(&powers(&split(value)), reason)
+        .work(&format!("{a} = {}", powers(&prime_factors(a))), "Split the first number into primes")
+        .work(&format!("{b} = {}", powers(&prime_factors(b))), "Split the second")
+        .then(&powers(&prime_factors(value)), reason)
         .then(&value.to_string(), "Work it out")
 }
 
@@ -255,7 +238,7 @@ fn highest_common(draw: &mut Draw) -> Posed {
     let value = gcd(a, b);
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
         .slip(lcm(a, b).to_string(), "multiple-for-factor")
-        .slip(split(value)[0].to_string(), "factor-counted-once")
+        .slip(prime_factors(value)[0].to_string(), "factor-counted-once")
         .near([(value * 2).to_string(), (value + 1).to_string()])
         .way("tree", common_way(a, b, &typed, value, "Take the primes that are in both"))
         .answered(sentence, unit)

@@ -59,61 +59,28 @@ fn signed(a: i64, b: i64) -> String {
     if a < 0 { format!("(-{}/{b})", -a) } else { show(a, b) }
 }
 
-fn product(n: i64) -> String {
-    let mut rest = n;
-    let mut primes = Vec::new();
-    let mut p = 2;
-    while rest > 1 {
-        while rest % p == 0 {
-            primes.push(p.to_string());
-            rest /= p;
-        }
-        p += 1;
-    }
-    primes.join(" × ")
-}
-
 /// `a/b + c/d` or `a/b - c/d`.
-fn sum(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64), minus: bool) -> Posed {
-    let sign = if minus { '-' } else { '+' };
-    let typed = format!("{} {sign} {}", show(a, b), signed(c, d));
-    let common = lcm(b, d);
-    let (x, y) = (a * common / b, c * common / d);
-    let top = if minus { x - y } else { x + y };
-    let answer = fraction(top, common);
-    let over = format!("{x}/{common} {sign} {}", signed(y, common));
-    let one = format!("({x} {sign} {})/{common}", bracketed(y));
-    let mut lines = Lines::start(&typed);
-    let mut tree = Lines::start(&typed)
-        .work(&format!("{b} = {}", product(b)), "Split the first denominator into primes")
-        .work(&format!("{d} = {}", product(d)), "Split the second")
+fn sum(prompt: String, first: (i64, i64), second: (i64, i64), minus: bool) -> Posed {
+    let sum = FractionSum { first, second, minus };
+    let (typed, common, top) = (sum.typed(), sum.common(), sum.top());
+    let (x, y) = sum.numerators();
+    let (b, d) = (first.1, second.1);
+    let over = format!("Bring both to the denominator {common}");
+    let join = "One denominator: work with the numerators";
+    let tree = Lines::start(&typed)
+        .work(
+            &format!("{b} = {}", times(&prime_factors(b))),
+            "Split the first denominator into primes",
+        )
+        .work(&format!("{d} = {}", times(&prime_factors(d))), "Split the second")
         .work(&format!("lcm({b}, {d}) = {common}"), "Take every prime as often as it is needed");
-    if b != common || d != common {
-        lines = lines.then(&over, format!("Bring both to the denominator {common}"));
-        tree = tree.then(&over, format!("Bring both to the denominator {common}"));
-    }
-    let finish = |lines: Lines| {
-        let lines = lines.then(&one, "One denominator: work with the numerators");
-        let raw = show(top, common);
-        let lines = if raw == answer { lines } else { lines.then(&raw, "Work out the numerator") };
-        if raw == answer {
-            lines.then(&answer, "Work out the numerator")
-        } else {
-            lines.then(&answer, "Write it in lowest terms")
-        }
-    };
-    let straight =
-        if minus { fraction(a - c, (b - d).abs().max(1)) } else { fraction(a + c, b + d) };
     let lost = fraction(if minus { x + y } else { x.abs() + y.abs() }, common);
-    let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
-        .slip(straight, "tops-and-bottoms")
+    Posed::value(prompt, line(&typed), line(&fraction(top, common)), Form::LowestTerms)
+        .slip(sum.straight_across(), "tops-and-bottoms")
         .slip(lost, "sign-of-fraction-lost")
         .near([fraction(top + 1, common), fraction(-top, common), fraction(top, common * 2)])
-        .way("common-denominator", finish(lines));
-    if b > 1 && d > 1 {
-        posed = posed.way("factor-tree", finish(tree));
-    }
-    posed
+        .way("common-denominator", sum.worked(Lines::start(&typed), &over, join))
+        .way("factor-tree", sum.worked(tree, &over, join))
 }
 
 fn fractions(draw: &mut Draw) -> ((i64, i64), (i64, i64)) {

@@ -12,6 +12,8 @@ slips! {
         "Gives the exponent the wrong sign.";
     "mantissa-not-between": "The first factor must be from 1 up to, but not at, 10.",
         "Leaves the first factor outside 1 to 10.";
+    "exponent-left": "The point has moved. What must the exponent do?",
+        "Moves the point and leaves the exponent as it was.";
     "exponents-multiplied": "How many tens are multiplied in all?",
         "Multiplies the exponents where they should be added.";
 }
@@ -142,7 +144,7 @@ fn larger(draw: &mut Draw) -> Posed {
         first.clone(),
         vec![line(&claim)],
     )
-    .slip(second.clone(), "exponents-multiplied")
+    .near([second.clone()])
     .way(
         "move-the-point",
         Lines::default()
@@ -169,7 +171,7 @@ fn mend(draw: &mut Draw) -> Posed {
         Form::StandardForm,
     )
     .slip(format!("{} × {}", decimal(m, 2), power(if up { k - 1 } else { k + 1 })), "exponent-sign")
-    .slip(format!("{} × {}", decimal(m, 2), power(k)), "mantissa-not-between")
+    .slip(format!("{} × {}", decimal(m, 2), power(k)), "exponent-left")
     .near([
         format!("{} × {}", decimal(m, 2), power(-n)),
         format!("{} × {}", decimal(m, 2), power(n + 3)),
@@ -200,24 +202,14 @@ fn multiplied(prompt: String, a: i64, b: i64, n: i64, k: i64) -> Posed {
     } else {
         lines
     };
-    Posed::value(prompt, line(&typed), line(&answer), Form::StandardForm)
-        .slip(
-            format!("{} × {}", if carried { decimal(m, 3) } else { show(m) }, power(n * k)),
-            "exponents-multiplied",
-        )
-        .slip(
-            format!(
-                "{} × {}",
-                if carried { decimal(m, 3) } else { show(m) },
-                power(e - 1 - i64::from(n + k == 1))
-            ),
-            "mantissa-not-between",
-        )
-        .near([
-            format!("{} × {}", if carried { decimal(m, 3) } else { show(m) }, power(e + 2)),
-            format!("{} × {}", if carried { decimal(m, 3) } else { show(m) }, power(e + 5)),
-        ])
-        .way("move-the-point", lines)
+    let first = if carried { decimal(m, 3) } else { show(m) };
+    let with = |exponent: i64| format!("{first} × {}", power(exponent));
+    let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::StandardForm)
+        .slip(with(n * k), "exponents-multiplied");
+    if carried {
+        posed = posed.slip(with(sum), "exponent-left");
+    }
+    posed.near([with(e - 1), with(e + 2), with(e + 5)]).way("move-the-point", lines)
 }
 
 fn product(draw: &mut Draw) -> Posed {
