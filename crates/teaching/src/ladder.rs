@@ -225,8 +225,10 @@ fn follows(posed: &Posed) -> bool {
 
 /// Whether the working ends at the answer: in mathematics, or in a sentence that says it.
 fn ends_there(posed: &Posed, working: &Working) -> bool {
+    // Words alone show nothing: a calculation stands before them.
+    let shows = working.0.iter().any(|draft| matches!(draft, Draft::Line { .. }));
     let said = |text: &str| match working.0.last() {
-        Some(Draft::Words { sentence, .. }) => sentence.contains(text),
+        Some(Draft::Words { sentence, .. }) => shows && sentence.contains(text),
         _ => false,
     };
     match &posed.key {

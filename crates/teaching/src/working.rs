@@ -98,8 +98,10 @@ impl Working {
                 Draft::Line { line, reason, role } => (line, reason, *role),
             };
             let verdict = match (role, above) {
-                (Role::Starts, _) | (_, None) => VerdictWord::Given,
                 (Role::Checks, _) => word(&judge_alone_given(line, setting)),
+                (Role::Starts, _) => VerdictWord::Given,
+                // A line that follows has to follow from something.
+                (_, None) => VerdictWord::CantTell,
                 (Role::MayAdd, Some(above)) => may_add(&compare_given(above, line, setting)),
                 (Role::Rejects, Some(above)) => {
                     word(&compare_given(problem.unwrap_or(above), line, setting))
@@ -185,6 +187,11 @@ mod tests {
             ])
         };
         assert_eq!(lines("x = 5").verified().expect("it holds").len(), 4);
+        // A calculation is true by itself or it breaks, also where nothing stands above it.
+        let alone = |text| Working(vec![draft(text, Role::Checks)]).verified();
+        assert_eq!(alone("16 - 6 = 10").expect("true")[0].verdict, VerdictWord::Holds);
+        assert!(alone("16 - 6 = 11").is_err());
+        assert!(Working(vec![draft("x = 5", Role::Follows)]).verified().is_err());
         let broken = lines("x = 11").verified().expect_err("it breaks");
         assert_eq!((broken.line, broken.text.as_str()), (3, "x = 11"));
     }
