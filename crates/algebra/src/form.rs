@@ -9,7 +9,9 @@ use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::number::Notation;
 use crate::unit::Unit;
-use number::{in_lowest_terms, is_mixed, is_standard_form, significant, unit_of, without_sign};
+use number::{
+    bare, in_lowest_terms, is_mixed, is_standard_form, significant, unit_of, without_sign,
+};
 use shape::{has_power_under_root, is_expanded, is_factorised, is_rationalised, is_single_power};
 
 /// Forms an answer may have to have.
@@ -149,12 +151,12 @@ impl Form {
                         if matches!(w.notation(), Notation::Mixed { .. }))
             }),
             Self::Decimal(places) => value.is_some_and(|expr| {
-                matches!(&without_sign(expr).kind, ExprKind::Number(w)
+                matches!(&bare(expr).kind, ExprKind::Number(w)
                     if *w.notation() == Notation::Decimal { places: *places }
                         || (*places == 0 && *w.notation() == Notation::Whole))
             }),
             Self::Significant(figures) => value.is_some_and(|expr| {
-                matches!(&without_sign(expr).kind, ExprKind::Number(w)
+                matches!(&bare(expr).kind, ExprKind::Number(w)
                     if significant(w).is_some_and(|(least, most)| (least..=most).contains(figures)))
             }),
             Self::StandardForm => of_value(is_standard_form),
@@ -206,7 +208,7 @@ mod tests {
             ("lowest_terms",       &["3/4", "-3/4", "5", "x = 2/3", "3 1/2", "x/(x+1)"][..], &["6/8", "0.75", "4/2", "3 2/4", "2x/(4x+2)"][..]),
             ("mixed_number",       &["3 1/2", "1/2", "4", "-2 1/3"],  &["7/2", "3 2/4", "3.5"]),
             ("improper_fraction",  &["7/2", "3", "-1/2"],             &["3 1/2", "14/4", "3.5"]),
-            ("decimal:2",          &["0.75", "-1.50", "x ≈ 2.24"],    &["0.8", "0.750", "3/4"]),
+            ("decimal:2",          &["0.75", "-1.50", "x ≈ 2.24", "A ≈ 36.87°"],    &["0.8", "0.750", "3/4"]),
             ("significant:3",      &["0.0123", "1.20", "123", "1230", "12300", "1.23e5"], &["0.012", "1.2", "12", "1234"]),
             ("standard_form",      &["3.2×10^5", "3.2e5", "7×10^-3"], &["32×10^4", "0.32×10^6", "320000"]),
             ("percent",            &["35%", "12.5%"],                 &["0.35", "35"]),

@@ -2,7 +2,7 @@
 
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
-use crate::normal::{Quotient, constant};
+use crate::normal::{Normaliser, Quotient, Values, constant};
 use crate::number::Whole;
 use crate::number::{Notation, Rational, Written, from_int};
 use num_integer::Integer;
@@ -19,13 +19,18 @@ pub enum Fit {
     Unknown,
 }
 
-/// Whether `right`, as it is written, is the constant `value` rounded.
+/// Whether `right`, as it is written, is the constant `value` rounded; `36.9°` is rounded in degrees.
 #[must_use]
 pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
     let (negative, number) = match &right.kind {
         ExprKind::Negative(a) => (true, a.as_ref()),
         _ => (false, right),
     };
+    if let ExprKind::Degree(number) = &number.kind {
+        let Some(value) = counted_in_degrees(value, budget) else { return Fit::Unknown };
+        let value = if negative { value.negated() } else { value };
+        return fits(&value, number, budget);
+    }
     let ExprKind::Number(written) = &number.kind else { return Fit::Unknown };
     let told = if negative { -written.value().clone() } else { written.value().clone() };
     let mut open = false;
@@ -37,6 +42,14 @@ pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
         }
     }
     if open { Fit::Unknown } else { Fit::Misses }
+}
+
+/// How many degrees a value is.
+fn counted_in_degrees(value: &Quotient, budget: &mut Budget) -> Option<Quotient> {
+    let one = ExprKind::Degree(Box::new(Expr::rational(&Rational::one()))).into();
+    let none = Values::new();
+    let degree = Normaliser::new(&none, budget).build(&one).ok()?;
+    value.times(&degree.reciprocal()?, budget).ok()?.cancelled(budget).ok()
 }
 
 /// One unit in the last place of a number as it is written; `None` for what is no decimal or whole number.
@@ -115,7 +128,6 @@ pub fn agreeing_places(value: &Quotient, near: &Rational, budget: &mut Budget) -
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::normal::{Normaliser, Values};
 
     #[test]
     #[rustfmt::skip]
@@ -132,7 +144,9 @@ mod tests {
             ("1234",   "1240",   Fit::Misses), ("1250",   "1300",  Fit::Rounds),
             ("31862",  "3.19e4", Fit::Rounds), ("31862",  "3.18e4", Fit::Misses),
             ("ln 2",   "0.693",  Fit::Rounds), ("1/3",    "0.33",  Fit::Rounds),
-            ("π",      "22/7",   Fit::Unknown),
+            ("π",      "22/7",   Fit::Unknown), ("π/6",    "30°",   Fit::Rounds),
+            ("arctan(3/4)", "36.9°", Fit::Rounds), ("arctan(3/4)", "36.8°", Fit::Misses),
+            ("-π/7",   "-25.7°", Fit::Rounds), ("-π/7",   "25.7°", Fit::Misses),
         ] {
             let (none, mut budget) = (Values::new(), Budget::for_verdict());
             let expr = crate::read_expr(value).expect(value);

@@ -11,7 +11,7 @@ pub use mathml::{mathml, mathml_line};
 pub use speech::{speech, speech_line};
 pub use text::{text, text_line};
 
-use crate::expr::{Expr, ExprKind};
+use crate::expr::{Constant, Expr, ExprKind};
 
 /// How strongly the outermost operation of an expression holds together.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]
@@ -48,7 +48,7 @@ fn may_touch(left: &Expr, right: &Expr) -> bool {
         ExprKind::Number(_) | ExprKind::Symbol(_) => strength(left) == Strength::Value,
         ExprKind::Multiply(_, last) => may_touch(last, right),
         ExprKind::Power(base, _) => matches!(base.kind, ExprKind::Symbol(_)),
-        ExprKind::Add(..) | ExprKind::Subtract(..) => true,
+        ExprKind::Constant(Constant::Pi) | ExprKind::Add(..) | ExprKind::Subtract(..) => true,
         _ => false,
     };
     let begins_well = match &right.kind {

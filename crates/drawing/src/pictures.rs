@@ -2,10 +2,15 @@
 
 mod axis;
 mod bar;
+mod circle;
 mod graph;
 mod number_line;
+mod place;
+mod polygon;
 mod ratio_table;
+mod ruler;
 mod solution_line;
+mod table;
 
 use crate::scene::Scene;
 use teaching::figure::Figure;
@@ -20,6 +25,10 @@ pub fn draw(figure: &Figure) -> Scene {
         Figure::Graph { letter, x, y, curves, points } => {
             graph::draw(letter, *x, *y, curves, points)
         }
+        Figure::Polygon(shape) => polygon::draw(shape),
+        Figure::Circle(circle) => circle::draw(circle),
+        Figure::Ruler { length, thing, label } => ruler::draw(*length, *thing, label),
+        Figure::Table { heads, rows } => table::draw(heads, rows),
         Figure::SolutionLine { letter, from, to, stretches } => {
             solution_line::draw(letter, *from, *to, stretches)
         }

@@ -12,7 +12,7 @@ pub(crate) fn pieces(text: &str) -> Value {
             if index % 2 == 0 {
                 return json!({ "t": part });
             }
-            match algebra::read_latex(part) {
+            match read(part) {
                 Ok(reading) => json!({ "m": crate::math::line(&reading.line) }),
                 Err(_) => json!({ "t": part }),
             }
@@ -21,9 +21,15 @@ pub(crate) fn pieces(text: &str) -> Value {
     Value::Array(parts)
 }
 
+/// Mathematics from our own writing; a word behind a thin space is a unit there.
+fn read(latex: &str) -> Result<algebra::Reading, algebra::ReadError> {
+    let quantities = latex.contains("\\,\\text{");
+    algebra::read_line_with(latex, algebra::Options { latex: true, quantities })
+}
+
 /// A line of a working: mathematics, or a sentence with mathematics in it.
 pub(crate) fn working_line(line: &teaching::WorkingLine) -> Value {
-    match algebra::read_latex(&line.latex) {
+    match read(&line.latex) {
         Ok(reading) if !line.latex.is_empty() => {
             json!([{ "m": crate::math::line(&reading.line) }])
         }

@@ -144,3 +144,24 @@ fn no_character_is_without_a_glyph() {
     let printed = words(&sheet("Glyphs", &ladder).expect("typeset"));
     assert!(printed.contains("½of12×3÷4−1≤7,“so”it’s5°Cor3€"), "{printed}");
 }
+
+#[test]
+fn every_skill_is_printed_with_its_answers_and_units() {
+    let skills: Vec<String> =
+        teaching::skills::SKILLS.iter().map(|s| s.card().id.to_owned()).collect();
+    let each = skills.len();
+    let order = LadderOrder { skills, grip: each, tilt: each, climb: each, seed: 6, method: None };
+    let ladder = Ladder::make(&order).expect("made");
+    let printed = words(&key("Every skill", &ladder, true).expect("typeset"));
+    assert_eq!(printed.matches("Answer:").count(), ladder.rungs.len());
+    for rung in &ladder.rungs {
+        for part in rung.prompt.split('$').step_by(2) {
+            assert!(printed.contains(&squeezed(part)), "{part}");
+        }
+        // Words and units stand upright, as they are written.
+        if rung.answer.latex.is_empty() || rung.skill == "measure.convert" {
+            assert!(printed.contains(&squeezed(&rung.answer.text)), "{}", rung.answer.text);
+        }
+    }
+    assert!(!printed.contains('\u{fffd}'));
+}

@@ -11,11 +11,12 @@ pub(crate) use shape::solved;
 
 use self::task::{Progress, Task};
 use crate::ladder::Rung;
+use crate::problem::setting;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::words;
 use algebra::form::Form;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Options, ReadError, Reading, Role, Setting, read_line, read_line_with};
+use algebra::{Line, Options, ReadError, Reading, Role, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -117,11 +118,8 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let options = Options { quantities, ..Options::default() };
     let problem =
         read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
-    let several = problem.symbols().len() > 1;
     let task = Task {
-        setting: Setting::for_letter(
-            (several && !rung.unknown.is_empty()).then_some(rung.unknown.as_str()),
-        ),
+        setting: setting(&problem, &rung.unknown, &rung.given),
         form: Form::named(&rung.answer.form).unwrap_or(Form::Any),
         key: rung.answer.text.clone(),
         problem,
@@ -129,23 +127,30 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         // In a story without a letter there is nothing to set up: its lines are compared with the value.
         story: rung.story && !rung.unknown.is_empty(),
         quantities,
+        in_degrees: rung.line.contains('°') || rung.answer.text.contains('°'),
     };
     // In a story the student sets up the equation: there is no line above the first one.
     let is_words = rung.answer.latex.is_empty();
     let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
     let mut judged = Vec::new();
+    let mut answered = false;
     for line in lines.iter().take(MOST_LINES) {
+        progress.aside = false;
         judged.push(if is_words {
             task.judge_words(line, &rung.answer.value, &mut progress)
         } else {
             task.judge(line, &mut progress)
         });
+        // Words and checks may stand below the answer.
+        if !progress.aside {
+            answered = judged.last().is_some_and(|line| line.answers);
+        }
     }
     if let (Some(says), Some(last)) = (progress.left_in.take(), judged.last_mut()) {
         last.verdict = LineVerdict::saying(VerdictWord::AddsSolution, says);
         last.answers = false;
+        answered = false;
     }
-    let answered = judged.last().is_some_and(|line| line.answers);
     let sound = judged
         .iter()
         .all(|line| matches!(line.verdict.word, VerdictWord::Holds | VerdictWord::CantTell));
@@ -158,13 +163,18 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     Judgement { finished: answered && sound, answered, lines: judged, next }
 }
 
-/// Whether units stand in the problem: its letters are none when they are read as units.
+/// Whether units stand in the problem: its letters are none when they are read as units; or in the key of an answer in
+/// words.
 fn has_units(rung: &Rung) -> bool {
+    if rung.answer.latex.is_empty() {
+        return rung.working.iter().any(|line| line.latex.contains("\\,\\text{"));
+    }
     let letters = |quantities| {
         read_line_with(&rung.line, Options { quantities, ..Options::default() })
             .is_ok_and(|reading| !reading.line.symbols().is_empty())
     };
-    rung.unknown.is_empty() && letters(false) && !letters(true)
+    let may = rung.unknown.is_empty() && rung.answer.unit.is_some();
+    may && letters(false) && !letters(true)
 }
 
 /// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.

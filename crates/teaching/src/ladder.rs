@@ -11,7 +11,7 @@ use crate::working::{Draft, Unproved, Working, WorkingLine};
 use algebra::form::Form;
 use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
-use algebra::{Line, Setting, StepVerdict, compare_given, judge_alone};
+use algebra::{Line, StepVerdict, compare_given, judge_alone};
 pub(crate) use choices::written_like;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -75,6 +75,9 @@ pub struct Rung {
     pub line: String,
     /// The letter that is asked for.
     pub unknown: String,
+    /// What is assumed of the letters, as it could be typed.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub given: Vec<String>,
     /// Whether the student has to set up the equation.
     pub story: bool,
 }
@@ -171,7 +174,7 @@ pub fn prove(
         return Err(NotProved::AnswerDoesNotFollow);
     }
     let working = skill.working(posed, method).ok_or(NotProved::NoWorking)?;
-    let mut lines = working.verified().map_err(NotProved::Line)?;
+    let mut lines = working.verified_in(&posed.setting()).map_err(NotProved::Line)?;
     if !ends_there(posed, &working) {
         return Err(NotProved::EndsElsewhere);
     }
@@ -189,18 +192,13 @@ pub fn prove(
         method: method.into(),
         line: if is_shown(posed) { String::new() } else { text_line(&posed.line) },
         unknown: posed.unknown.clone(),
+        given: posed.given.clone(),
         story: posed.story.is_some() && matches!(posed.key, Key::Line(_)),
     })
 }
 
 fn is_shown(posed: &Posed) -> bool {
     matches!(posed.key, Key::Shown { .. })
-}
-
-/// What two lines of one problem are compared under.
-fn setting(posed: &Posed) -> Setting {
-    let several = posed.line.symbols().len() > 1 && !posed.unknown.is_empty();
-    Setting::for_letter(several.then_some(posed.unknown.as_str()))
 }
 
 fn is_true(claim: &Line) -> bool {
@@ -211,7 +209,7 @@ fn is_true(claim: &Line) -> bool {
 fn follows(posed: &Posed) -> bool {
     match &posed.key {
         Key::Line(answer) => {
-            let verdict = compare_given(&posed.line, answer, &setting(posed));
+            let verdict = compare_given(&posed.line, answer, &posed.setting());
             matches!(verdict, StepVerdict::Equivalent { .. }) && posed.form.fits(answer)
         }
         Key::Truth(truth) => match judge_alone(&posed.line) {
@@ -233,7 +231,7 @@ fn ends_there(posed: &Posed, working: &Working) -> bool {
     };
     match &posed.key {
         Key::Line(answer) => working.last_line().is_some_and(|last| {
-            let verdict = compare_given(answer, last, &setting(posed));
+            let verdict = compare_given(answer, last, &posed.setting());
             matches!(verdict, StepVerdict::Equivalent { .. })
         }),
         Key::Truth(truth) => said(truth_word(*truth)),

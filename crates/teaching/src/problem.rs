@@ -4,7 +4,7 @@ use crate::figure::Figure;
 use crate::working::Working;
 use algebra::form::Form;
 use algebra::number::Notation;
-use algebra::{Expr, ExprKind, Line, Rational};
+use algebra::{Assumptions, Expr, ExprKind, Line, Rational, Relation, Setting};
 
 /// A problem before it is proved.
 #[derive(Debug, Clone, PartialEq)]
@@ -15,6 +15,8 @@ pub struct Posed {
     pub line: Line,
     /// The letter that is asked for; empty where none is.
     pub unknown: String,
+    /// What is assumed of the letters, as it is typed: a length is positive.
+    pub given: Vec<String>,
     /// What is right.
     pub key: Key,
     /// The form the answer must have.
@@ -90,6 +92,7 @@ impl Posed {
             prompt,
             line,
             unknown: unknown.to_owned(),
+            given: Vec::new(),
             key,
             form,
             unit: None,
@@ -150,6 +153,28 @@ impl Posed {
                 if matches!(written.notation(), Notation::Based { .. } | Notation::Mixed { .. }))
         };
         if value.any(&mut |part| is_special(part)) { None } else { value.as_plain_number() }
+    }
+
+    /// What two lines of this problem are compared under.
+    #[must_use]
+    pub fn setting(&self) -> Setting {
+        setting(&self.line, &self.unknown, &self.given)
+    }
+
+    /// The number of a rounded answer, as it is written.
+    #[must_use]
+    pub fn rounded(&self) -> Option<&Expr> {
+        match &self.key {
+            Key::Line(line) => told_rounded(line),
+            Key::Truth(_) | Key::Shown { .. } => None,
+        }
+    }
+
+    /// With something assumed of its letters, as it is typed.
+    #[must_use]
+    pub fn given(mut self, assumption: &str) -> Self {
+        self.given.push(assumption.into());
+        self
     }
 
     /// With a working by one of the skill's methods.
@@ -217,5 +242,25 @@ impl Posed {
     ) -> Self {
         self.flawed = Some(Flawed { name: name.into(), lines, breaks, slip });
         self
+    }
+}
+
+/// What two lines of a problem are compared under: an equation in several letters for the one that is asked for.
+#[must_use]
+pub(crate) fn setting(line: &Line, unknown: &str, given: &[String]) -> Setting {
+    let several = line.symbols().len() > 1 && !unknown.is_empty();
+    let assumed = Assumptions::read(given.iter().map(String::as_str));
+    debug_assert!(assumed.is_ok(), "a skill assumes {given:?}");
+    Setting { unknown: several.then(|| unknown.to_owned()), assumed: assumed.unwrap_or_default() }
+}
+
+/// The number that stands behind `≈`.
+pub(crate) fn told_rounded(line: &Line) -> Option<&Expr> {
+    match line {
+        Line::Rounded(value) => Some(value),
+        Line::Relations { sides, relations } if *relations == [Relation::Approximate] => {
+            sides.last()
+        }
+        _ => None,
     }
 }

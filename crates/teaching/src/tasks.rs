@@ -152,6 +152,15 @@ pub fn decimal(expr: &Expr, places: u32) -> Option<String> {
     (low == high).then_some(low)
 }
 
+/// The value of a constant rounded to that many places, all of them written.
+#[must_use]
+pub fn rounded(expr: &Expr, places: u32) -> Option<String> {
+    match normal(expr)?.as_constant() {
+        Some(exact) => Some(to_decimal_text(&exact, places)),
+        None => decimal(expr, places),
+    }
+}
+
 /// The exact value of an expression without letters.
 ///
 /// # Errors

@@ -89,6 +89,12 @@ impl Lines {
         Self::measured().push(typed, "The problem", Role::Starts)
     }
 
+    /// The line that the working starts from, after what was said or worked out before it.
+    #[must_use]
+    pub fn begin(self, typed: &str, reason: impl Into<String>) -> Self {
+        self.push(typed, reason, Role::Starts)
+    }
+
     /// No line yet, units read as units.
     #[must_use]
     pub fn measured() -> Self {
@@ -105,6 +111,12 @@ impl Lines {
     #[must_use]
     pub fn then(self, typed: &str, reason: impl Into<String>) -> Self {
         self.push(typed, reason, Role::Follows)
+    }
+
+    /// Goes on with the line above, rounded.
+    #[must_use]
+    pub fn round(self, typed: &str, reason: impl Into<String>) -> Self {
+        self.push(typed, reason, Role::Rounds)
     }
 
     /// A calculation or a comparison that is true by itself.

@@ -20,7 +20,7 @@ const plain = ({ text, latex }: DeskLine): DeskLine => ({ text, latex })
 export function useRungWriting(
   link: string,
   number: number,
-  start: { lines: DeskLine[]; revision: number; judgement?: Judgement },
+  start: { lines: DeskLine[]; revision: number; judgement?: Judgement; words?: boolean },
 ) {
   const lines = reactive<WritingLine[]>([])
   const state = ref<WritingState>('saved')
@@ -35,7 +35,8 @@ export function useRungWriting(
   let timer: ReturnType<typeof setTimeout> | undefined
   let running = false
 
-  const fresh = (line: DeskLine = { text: '', latex: true }): WritingLine => ({ ...plain(line), key: (lastKey += 1) })
+  // Where the answer is words, a new line takes words.
+  const fresh = (line: DeskLine = { text: '', latex: !start.words }): WritingLine => ({ ...plain(line), key: (lastKey += 1) })
 
   function take(sent: WritingLine[], judgement: Judgement): void {
     judged.clear()

@@ -26,12 +26,13 @@ function take(view: DeskView): void {
   scope.stop()
   scope = effectScope()
   scope.run(() => {
-    writings.value = view.rungs.map(({ number }) => {
+    writings.value = view.rungs.map(({ number, words: inWords }) => {
       const kept = view.written.find((written) => written.number === number)
       return useRungWriting(props.link, number, {
         lines: kept?.lines ?? [],
         revision: kept?.revision ?? 0,
         judgement: kept?.judgement,
+        words: inWords,
       })
     })
   })

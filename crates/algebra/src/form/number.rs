@@ -16,6 +16,14 @@ pub(super) fn without_sign(expr: &Expr) -> &Expr {
     }
 }
 
+/// A number without its sign, and without the sign of a degree behind it.
+pub(super) fn bare(expr: &Expr) -> &Expr {
+    match &without_sign(expr).kind {
+        ExprKind::Degree(number) => number,
+        _ => without_sign(expr),
+    }
+}
+
 /// The unit behind the number, whatever its power; `None` when there is none or more than one.
 pub(super) fn unit_of(expr: &Expr) -> Option<Unit> {
     match &without_sign(expr).kind {

@@ -322,7 +322,7 @@ impl<'a> Parser<'a> {
         Ok(Expr::at(kind, span.join(end)))
     }
 
-    /// `_1`, `_n`, `_{12}` behind a letter.
+    /// `_1`, `_n`, `_{12}`, `_{n+1}` behind a letter.
     fn subscripted(&mut self, letter: &str) -> Result<String, ReadError> {
         if self.eat(&T::Underscore).is_none() {
             return Ok(letter.to_owned());
@@ -332,7 +332,9 @@ impl<'a> Parser<'a> {
         while let Some(token) = self.advance() {
             match &token.kind {
                 T::Number(part) | T::Letter(part) => mark.push_str(part),
-                T::Close('}') if braced => break,
+                T::Plus if braced && !mark.is_empty() => mark.push('+'),
+                T::Minus if braced && !mark.is_empty() => mark.push('-'),
+                T::Close('}') if braced && !mark.ends_with(['+', '-']) => break,
                 _ => {
                     self.at -= 1;
                     return Err(self.unexpected());

@@ -102,6 +102,11 @@ fn letter(name: &str) -> String {
         Some((base, mark)) if mark.bytes().all(|b| b.is_ascii_digit()) => {
             format!("<msub><mi>{base}</mi><mn>{mark}</mn></msub>")
         }
+        Some((base, mark)) if mark.contains(['+', '-']) => {
+            let signs =
+                mark.replace('+', "</mi><mo>+</mo><mi>").replace('-', "</mi><mo>−</mo><mi>");
+            format!("<msub><mi>{base}</mi><mrow><mi>{signs}</mi></mrow></msub>")
+        }
         Some((base, mark)) => format!("<msub><mi>{base}</mi><mi>{mark}</mi></msub>"),
         None => format!("<mi>{name}</mi>"),
     }

@@ -28,7 +28,10 @@ fn say(expr: &Expr, inside: bool) -> String {
         },
         ExprKind::Unit(unit) => unit.spoken().into(),
         ExprKind::Symbol(name) => match name.split_once('_') {
-            Some((base, mark)) => format!("{base} sub {mark}"),
+            Some((base, mark)) => {
+                let mark = mark.replace('+', " plus ").replace('-', " minus ");
+                format!("{base} sub {mark}")
+            }
             None => name.clone(),
         },
         ExprKind::Constant(Constant::Pi) => "pi".into(),
@@ -131,11 +134,17 @@ fn is_short(expr: &Expr) -> bool {
     }
 }
 
-/// `2x` is said "2 x".
+/// `2x` is said "2 x", `πr` "pi r".
 fn is_coefficient(a: &Expr, b: &Expr) -> bool {
-    matches!(a.kind, ExprKind::Number(_))
-        && is_short(a)
-        && matches!(b.kind, ExprKind::Symbol(_) | ExprKind::Constant(_) | ExprKind::Unit(_))
+    match &a.kind {
+        ExprKind::Number(_) => {
+            let is_named =
+                matches!(b.kind, ExprKind::Symbol(_) | ExprKind::Constant(_) | ExprKind::Unit(_));
+            is_short(a) && is_named
+        }
+        ExprKind::Constant(Constant::Pi) => matches!(b.kind, ExprKind::Symbol(_)),
+        _ => false,
+    }
 }
 
 /// In brackets unless it holds together by itself.

@@ -193,7 +193,8 @@ fn is_plain(expr: &Expr) -> bool {
     }
 }
 
-/// Digits and letters in one subscript.
+/// Digits and letters in one subscript, or a sum: `a_{n+1}`.
 fn is_mixed(mark: &str) -> bool {
-    mark.chars().any(|c| c.is_ascii_digit()) && mark.chars().any(char::is_alphabetic)
+    mark.contains(['+', '-'])
+        || mark.chars().any(|c| c.is_ascii_digit()) && mark.chars().any(char::is_alphabetic)
 }

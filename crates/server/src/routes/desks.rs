@@ -51,6 +51,8 @@ struct DeskRung {
     unknown: String,
     /// Whether the student sets up the equation.
     story: bool,
+    /// Whether the answer is words.
+    words: bool,
     /// What its keypad has to offer.
     keypad: Keypad,
 }
@@ -104,6 +106,7 @@ fn rung_view(number: usize, rung: &Rung) -> DeskRung {
         scene: rung.figure.as_ref().map(drawing::draw),
         unknown: rung.unknown.clone(),
         story: rung.story,
+        words: rung.answer.latex.is_empty(),
         keypad: Keypad::of(rung),
     }
 }

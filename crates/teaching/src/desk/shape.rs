@@ -24,6 +24,21 @@ pub(super) fn as_equation(line: &Line) -> Option<Line> {
     }
 }
 
+/// `x = 10.4` as `x ≈ 10.4`, `10.4` as `≈ 10.4`; a line that is rounded stays as it is.
+pub(super) fn with_near(line: &Line) -> Option<Line> {
+    match line {
+        Line::Expression(value) if value.symbols().is_empty() => Some(Line::Rounded(value.clone())),
+        Line::Relations { sides, relations }
+            if matches!(relations[..], [Relation::Equal | Relation::Approximate]) =>
+        {
+            let relations = vec![Relation::Approximate];
+            Some(Line::Relations { sides: sides.clone(), relations })
+        }
+        Line::Rounded(_) => Some(line.clone()),
+        _ => None,
+    }
+}
+
 /// What the next line is compared with: below an expression `3(x + 4) = 3x + 12` goes on from its last side.
 pub(super) fn carried(before: &Line, line: &Line) -> Line {
     match (before, line) {

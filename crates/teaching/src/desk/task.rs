@@ -1,14 +1,15 @@
 //! One line after another, each judged by what its role allows.
 
-use super::shape::{as_equation, carried, is_side_calculation, role, solved};
+use super::shape::{as_equation, carried, is_side_calculation, role, solved, with_near};
 use super::{DeskLine, JudgedLine, hints, unreadable};
 use crate::check::best_reading;
+use crate::problem::told_rounded;
 use crate::verdict::{LineVerdict, VerdictWord};
 use crate::{moves, slips, words};
+use algebra::degrees::in_radians;
 use algebra::form::Form;
-use algebra::solve::{Solutions, solutions};
 use algebra::{
-    Expr, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given, judge_alone,
+    Expr, ExprKind, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given, judge_alone,
 };
 
 /// What the lines are compared with.
@@ -23,6 +24,8 @@ pub(super) struct Task {
     pub key: String,
     /// Whether words behind numbers are units.
     pub quantities: bool,
+    /// Whether its angles are in degrees.
+    pub in_degrees: bool,
 }
 
 /// How far the working has come.
@@ -36,6 +39,8 @@ pub(super) struct Progress {
     may_have_added: bool,
     /// Whether a line broke, so that the line above says something else than the problem.
     is_broken: bool,
+    /// Whether the last line stands beside the working: words, a meaning given to a letter, a calculation that holds.
+    pub aside: bool,
     /// The last rounded line, as an equation.
     rounded: Option<Line>,
     /// What is said when the working ends with the last line, in which a solution stands that does not fit.
@@ -113,6 +118,47 @@ impl Task {
         fits && matches!(self.compare(&self.problem, &value), StepVerdict::Equivalent { .. })
     }
 
+    /// Whether a rounded answer is asked for.
+    fn rounds(&self) -> bool {
+        matches!(self.form, Form::Decimal(_) | Form::Significant(_))
+    }
+
+    /// Whether a line is the answer rounded as it was asked for, with `≈` or without.
+    fn is_rounded_answer(&self, line: &Line) -> bool {
+        self.nearly(line).into_iter().any(|near| {
+            // `2π × 7 ≈ 44.0` under an expression.
+            let near = match (&self.problem, told_rounded(&near)) {
+                (Line::Expression(_), Some(value)) => Line::Rounded(value.clone()),
+                _ => near,
+            };
+            self.form.fits(&near) && self.holds(&self.problem, &near)
+        })
+    }
+
+    /// A line as a rounded one, also in degrees where angles are: none where nothing is to be rounded.
+    fn nearly(&self, line: &Line) -> Vec<Line> {
+        let Some(near) = with_near(line).filter(|_| self.rounds()) else { return Vec::new() };
+        let in_degrees = self.in_degrees.then(|| {
+            let degree = |value: &Expr| Expr::from(ExprKind::Degree(Box::new(value.clone())));
+            match &near {
+                Line::Rounded(value) => Line::Rounded(degree(value)),
+                Line::Relations { sides, relations } => {
+                    let mut sides = sides.clone();
+                    if let Some(last) = sides.last_mut() {
+                        *last = degree(last);
+                    }
+                    Line::Relations { sides, relations: relations.clone() }
+                }
+                other => other.clone(),
+            }
+        });
+        std::iter::once(near).chain(in_degrees).collect()
+    }
+
+    fn holds(&self, from: &Line, to: &Line) -> bool {
+        matches!(self.compare(from, to), StepVerdict::Equivalent { .. })
+    }
+
     fn compare(&self, from: &Line, to: &Line) -> StepVerdict {
         compare_given(from, to, &self.setting)
     }
@@ -129,6 +175,7 @@ impl Task {
 
     fn judge_reading(&self, text: &str, reading: Reading, progress: &mut Progress) -> JudgedLine {
         let mut judged = JudgedLine::of(&reading.line);
+        progress.aside = matches!(reading.line, Line::Sentence(_) | Line::Definition { .. });
         match &reading.line {
             Line::Sentence(_) => {
                 text.clone_into(&mut judged.plain);
@@ -142,6 +189,13 @@ impl Task {
             _ => {}
         }
         progress.left_in = None;
+        let is_calculation =
+            matches!(reading.line, Line::Relations { .. }) && reading.line.symbols().is_empty();
+        if progress.above.is_none() && is_calculation {
+            self.calculates(&reading.line, &mut judged);
+            progress.aside = judged.verdict.word == VerdictWord::Holds;
+            return judged;
+        }
         let Some(above) = progress.above.clone() else {
             judged.verdict = self.first_of_story(&reading.line);
             judged.answers = self.is_answer(&reading.line);
@@ -252,11 +306,26 @@ impl Task {
     ) {
         if is_side_calculation(before, meant) {
             self.calculates(meant, judged);
+            progress.aside = judged.verdict.word == VerdictWord::Holds;
             return;
         }
         let rounded = progress.rounded.as_ref().map(|rounded| self.compare(rounded, meant));
         if matches!(rounded, Some(StepVerdict::Equivalent { .. })) {
             judged.holds(Role::Rounds, "");
+            return;
+        }
+        if let Some(near) = self.nearly(meant).into_iter().find(|near| self.holds(before, near)) {
+            let is_told = told_rounded(meant).is_some();
+            let says = if is_told { WRITE_DEGREES } else { WRITE_NEARLY };
+            judged.holds(Role::Rounds, says);
+            progress.rounded = as_equation(&near);
+            return;
+        }
+        // `sin 35` where every angle is in degrees.
+        let in_degrees = in_radians(meant);
+        if self.in_degrees && self.holds(before, &in_degrees) {
+            judged.holds(Role::Follows, WRITE_DEGREES);
+            progress.above = Some(in_degrees);
             return;
         }
         if self.is_implied(before, meant) {
@@ -345,32 +414,32 @@ impl Task {
 
     /// The first line of a story: the student's own equation, in a letter of their own.
     fn first_of_story(&self, line: &Line) -> LineVerdict {
-        match self.solution(line) {
-            Some(found) if Some(&found) == self.solution(&self.problem).as_ref() => {
-                LineVerdict::saying(VerdictWord::Holds, "This fits the story.")
-            }
-            _ => LineVerdict::saying(
-                VerdictWord::CantTell,
-                "This cannot be matched with the story yet. Does it hold every number of the story?",
-            ),
+        if self.fits_story(line) {
+            return LineVerdict::saying(VerdictWord::Holds, "This fits the story.");
         }
+        LineVerdict::saying(
+            VerdictWord::CantTell,
+            "This cannot be matched with the story yet. Does it hold every number of the story?",
+        )
     }
 
-    /// The only solution of a line in one letter.
-    fn solution(&self, line: &Line) -> Option<algebra::Rational> {
+    /// Whether a line says the same as the story's equation, in whichever letter.
+    fn fits_story(&self, line: &Line) -> bool {
         let letters: Vec<String> = line.symbols().into_iter().collect();
-        let [letter] = &letters[..] else { return None };
-        match solutions(line, letter).ok()? {
-            Solutions::Finite(values) => match &values[..] {
-                [value] => value.as_rational(),
-                _ => None,
-            },
-            _ => None,
-        }
+        let [letter] = &letters[..] else { return false };
+        self.holds(&self.problem, &line.with(letter, &Expr::symbol(&self.unknown)))
     }
 
     /// Whether the line tells the solutions of the problem: `x = 7` (or `7 = x` is not yet in that form).
     fn is_answer(&self, line: &Line) -> bool {
+        if self.rounds() {
+            return self.is_rounded_answer(line);
+        }
+        let is_formula = self.problem.as_equation().is_some() && self.setting.unknown.is_some();
+        let in_letters = is_formula && matches!(self.form, Form::SolvedFor(_));
+        if in_letters {
+            return self.form.fits(line) && self.holds(&self.problem, line);
+        }
         if matches!(self.problem, Line::Expression(_)) {
             return self.is_value(line);
         }
@@ -378,12 +447,15 @@ impl Task {
             return false;
         }
         if self.story {
-            let value = line.as_equation().and_then(|(_, value)| value.as_plain_number());
-            return value.is_some() && value == self.solution(&self.problem);
+            return self.fits_story(line);
         }
         matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
     }
 }
 
+/// Said beside a rounded value that was written with an equals sign.
+const WRITE_NEARLY: &str = "Right. It is rounded, so write ≈ for it.";
+/// Said where the sign of degrees is missing.
+const WRITE_DEGREES: &str = "Right in degrees. Write ° behind the angle.";
 /// Said beside a line that may have brought in a solution.
 const KEEP_FOR_THE_CHECK: &str = "This step may add a solution: check at the end.";

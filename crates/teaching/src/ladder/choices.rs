@@ -2,7 +2,7 @@
 //! slip leads to first.
 
 use super::{Choice, NotProved, truth_word};
-use crate::problem::{Key, Posed, Wrong};
+use crate::problem::{Key, Posed, Wrong, told_rounded};
 use crate::skill::Skill;
 use crate::working::Draft;
 use algebra::number::{Rational, decimal_places, from_int, to_decimal_text};
@@ -28,8 +28,10 @@ pub(super) fn of(
             .to_vec()),
         Key::Shown { text, .. } => in_words(posed, text),
         Key::Line(answer) => match posed.answer() {
-            Some(value) => numbers(skill, posed, working, &value),
-            None => lines(posed, answer),
+            Some(value) if !posed.wrong.iter().any(|wrong| wrong.text.contains('=')) => {
+                numbers(skill, posed, working, &value)
+            }
+            _ => lines(posed, answer),
         },
     }
 }
@@ -52,7 +54,10 @@ fn in_words(posed: &Posed, right: &str) -> Result<Vec<Choice>, NotProved> {
 
 /// Answers that are lines of any kind: each wrong one is proved to differ.
 fn lines(posed: &Posed, answer: &Line) -> Result<Vec<Choice>, NotProved> {
-    let differ = |a: &Line, b: &Line| matches!(compare(a, b, None), StepVerdict::NotEquivalent(_));
+    let differ = |a: &Line, b: &Line| {
+        let verdict = compare(&exactly(a), &exactly(b), None);
+        matches!(verdict, StepVerdict::NotEquivalent(_))
+    };
     let mut found: Vec<(Line, Choice)> =
         vec![(answer.clone(), Choice { text: text_line(answer), right: true, slip: None })];
     for Wrong { text, slip } in &posed.wrong {
@@ -70,6 +75,11 @@ fn lines(posed: &Posed, answer: &Line) -> Result<Vec<Choice>, NotProved> {
     let mut choices: Vec<Choice> = found.into_iter().map(|(_, choice)| choice).collect();
     choices.sort_by(|a, b| a.text.cmp(&b.text));
     Ok(choices)
+}
+
+/// A rounded answer as the number that is written there.
+fn exactly(line: &Line) -> Line {
+    told_rounded(line).map_or_else(|| line.clone(), |value| Line::Expression(value.clone()))
 }
 
 /// Answers that are numbers: the skill's own wrong ones, those its slips make of the working, and then near ones.

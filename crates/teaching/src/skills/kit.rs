@@ -1,6 +1,7 @@
 //! What the files of the skills are written with, in one place; see `docs/add-a-skill.md`.
 
 pub(super) use crate::draw::Draw;
+pub(super) use crate::figure::{Circle, Figure, Polygon};
 pub(super) use crate::problem::Posed;
 pub(super) use crate::scenario;
 pub(super) use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
@@ -28,6 +29,67 @@ pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<W
         tasks::solve(&problem, letter, method, &algebra::Assumptions::default())
     };
     found.ok().map(|worked| worked.working)
+}
+
+/// A sum as it is typed, `2x^2 - 5x + 1`: coefficients with what they stand before; what is zero is left out.
+pub(super) fn sum(terms: &[(i64, &str)]) -> String {
+    let mut typed = String::new();
+    for &(coefficient, of) in terms.iter().filter(|(coefficient, _)| *coefficient != 0) {
+        typed += match (typed.is_empty(), coefficient < 0) {
+            (true, true) => "-",
+            (true, false) => "",
+            (false, true) => " - ",
+            (false, false) => " + ",
+        };
+        if coefficient.abs() != 1 || of.is_empty() {
+            typed += &coefficient.abs().to_string();
+        }
+        typed += of;
+    }
+    if typed.is_empty() { "0".into() } else { typed }
+}
+
+/// The value of a calculation rounded to that many places, all of them written; `?` where it has none.
+pub(super) fn nearest(typed: &str, places: u32) -> String {
+    let algebra::Line::Expression(value) = line(typed) else { return "?".into() };
+    tasks::rounded(&value, places).unwrap_or_else(|| "?".into())
+}
+
+/// An expression whose value is asked for to that many decimal places.
+pub(super) fn rounded_value(prompt: String, typed: &str, places: u32) -> Posed {
+    let answer = format!("≈ {}", nearest(typed, places));
+    Posed::value(prompt, line(typed), line(&answer), Form::Decimal(places))
+}
+
+/// An equation whose solution, `exact`, is asked for to that many decimal places.
+pub(super) fn rounded_solution(
+    prompt: String,
+    equation: &str,
+    letter: &str,
+    exact: &str,
+    places: u32,
+) -> Posed {
+    let answer = format!("{letter} ≈ {}", nearest(exact, places));
+    Posed::solve(prompt, line(equation), letter, line(&answer)).form(Form::Decimal(places))
+}
+
+/// The same problem with somebody's working to it, in which line `breaks` breaks by that slip.
+pub(super) fn with_slip(
+    posed: Posed,
+    draw: &mut Draw,
+    typed: &[&str],
+    breaks: usize,
+    slip: &'static str,
+) -> Posed {
+    let name = scenario::name(draw);
+    let lines: Vec<algebra::Line> = typed.iter().map(|typed| line(typed)).collect();
+    let shown = if matches!(lines[..], [algebra::Line::Expression(_), ..]) {
+        format!("{}. Find the slip. What is it really?", tex(&typed.join(" = ")))
+    } else {
+        let lines: Vec<String> = typed.iter().map(|typed| tex(typed)).collect();
+        format!("{}. Find the slip, and solve it yourself.", lines.join(", then "))
+    };
+    Posed { prompt: format!("{name} wrote {shown}"), ..posed }.flawed(name, lines, breaks, slip)
 }
 
 /// The prime factors of a whole number, the smallest first, each as often as it is needed; none for 1.

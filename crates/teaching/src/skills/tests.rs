@@ -26,7 +26,9 @@ fn check_prompt(rung: &Rung, label: &str) {
     let outside: String = text.split('$').step_by(2).collect();
     assert!(!outside.contains(['{', '}', '\\', '_']), "{label}: a gap in “{text}”");
     assert!(text.matches('$').count().is_multiple_of(2), "{label}: half a formula in “{text}”");
-    assert!(!text.contains("  ") && !text.contains(" ."), "{label}: spaces in “{text}”");
+    assert!(!text.contains("no solution}"), "{label}: what cannot be read in “{text}”");
+    let spaced = text.contains(" .") || text.split('$').step_by(2).any(|part| part.contains("  "));
+    assert!(!spaced, "{label}: spaces in “{text}”");
     assert!(text.ends_with(['.', '?', '!', '$']), "{label}: “{text}” does not end");
     let first = text.chars().next().expect("a prompt");
     assert!(first.is_uppercase() || first.is_numeric() || first == '$', "{label}: {text}");
@@ -54,7 +56,10 @@ fn check_story(posed: &Posed, label: &str) {
                 let exact = ::algebra::number::show(&value);
                 if story.sentence.contains(&exact) { exact } else { written }
             }
-            None => ::algebra::write::text_line(line),
+            None => match posed.rounded() {
+                Some(number) => ::algebra::write::text(number),
+                None => ::algebra::write::text_line(line),
+            },
         },
     };
     let sentence = story.sentence.replace('$', "");

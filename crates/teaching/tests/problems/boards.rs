@@ -11,7 +11,7 @@ pub const ROWS: &[&str] = &[
     r"|2x+1| >= 5 => 2x + 1 ≤ -5 or 2x + 1 ≥ 5 {Further from zero than $5$: on either side} -> x ≤ -3 or x ≥ 2 {Solve each one}",
     r"|x| = 4 => x = -4 or x = 4 {What stands between the bars has either sign}",
     r"|3x - 1| = 5 => 3x - 1 = -5 or 3x - 1 = 5 {What stands between the bars has either sign} -> 3x = -4 or 3x = 6 {Add $1$ to both sides} -> x = -4/3 or x = 2 {Divide both sides by $3$}",
-    r"S = 2 pi r^2 + 2 pi r h ; for h => 2π × r^2 + 2π × rh = S {Write the unknown on the left} -> 2π × rh = S - 2r^2π {Subtract $2\pi  \times r^{2}$ from both sides} -> h = (S - 2r^2π)/(2rπ) {Divide both sides by $2\pi  \times r$}",
+    r"S = 2 pi r^2 + 2 pi r h ; for h => 2πr^2 + 2πrh = S {Write the unknown on the left} -> 2πrh = S - 2r^2π {Subtract $2\pi r^{2}$ from both sides} -> h = (S - 2r^2π)/(2rπ) {Divide both sides by $2\pi r$}",
     r"a x + b x = c ; for x => x(a + b) = c {Take $x$ out as a common factor} -> x = c/(a + b) {Divide both sides by $a + b$}",
     r"A = P + P r t ; for P => Prt + P = A {Write the unknown on the left} -> P(rt + 1) = A {Take $P$ out as a common factor} -> P = A/(rt + 1) {Divide both sides by $rt + 1$}",
     r"1/f = 1/u + 1/v ; for u => 1/u + 1/v = 1/f {Write the unknown on the left} -> 1/u = (v - f)/(fv) {Subtract $\frac{1}{v}$ from both sides} -> u = fv/(v - f) {Take the reciprocal of both sides}",
@@ -107,7 +107,7 @@ pub const ROWS: &[&str] = &[
     r"2^(3x) = 1/8 => 2^(3x) = 2^(-3) {Write both sides as powers of $2$} -> 3x = -3 {Equal powers of one base have equal exponents} -> x = -1 {Divide both sides by $3$}",
     r"3^(2x-1) = 27 => 3^(2x - 1) = 3^3 {Write both sides as powers of $3$} -> 2x - 1 = 3 {Equal powers of one base have equal exponents} -> 2x = 4 {Add $1$ to both sides} -> x = 2 {Divide both sides by $2$}",
     r"3^(x+1) = 3^(2x-4) => x + 1 = 2x - 4 {Equal powers of one base have equal exponents} -> 1 = x - 4 {Subtract $x$ from both sides} -> 5 = x {Add $4$ to both sides} -> x = 5 {Write the unknown on the left}",
-    r"pi x - 2 = 5 => π × x = 7 {Add $2$ to both sides} -> x = 7/π {Divide both sides by $\pi $}",
+    r"pi x - 2 = 5 => πx = 7 {Add $2$ to both sides} -> x = 7/π {Divide both sides by $\pi $}",
     r"sqrt(2) x + 1 = 3 => √(2) × x = 2 {Subtract $1$ from both sides} -> x = √(2) {Divide both sides by $\sqrt{2}$}",
     r"2(x+1) - 3(x-2) > 5 => 8 - x > 5 {Multiply out the brackets} -> -x > -3 {Subtract $8$ from both sides} -> x < 3 {Divide by a negative number: the sign turns}",
 ];

@@ -2,7 +2,6 @@
 //!
 //! Source: Euclid, *Elements*, book VII, proposition 17. What counts as nice: terms to 9, factors to 9.
 
-use crate::figure::Figure;
 use crate::skills::kit::*;
 
 /// The skill `ratio.equivalent`.

@@ -2,7 +2,7 @@
 //!
 //! Method: find one part first. What counts as nice: parts of whole size.
 
-use crate::figure::{Figure, Mark};
+use crate::figure::Mark;
 use crate::skills::kit::*;
 
 /// The skill `ratio.share`.

@@ -40,6 +40,7 @@ impl Skill for AreaTriangle {
     fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed {
         match (stage, index % 3) {
             (Stage::Grip, _) => area(draw),
+            (Stage::Tilt, 1) => find_the_slip(draw),
             (Stage::Tilt, _) => height(draw),
             (Stage::Climb, 0) => composite(draw),
             (Stage::Climb, _) => story(draw),
@@ -56,10 +57,22 @@ fn sides(draw: &mut Draw) -> (i64, i64) {
     }
 }
 
+/// A triangle on its base, with its height in dashes.
+#[expect(clippy::cast_precision_loss, reason = "lengths of a drawing are small")]
+fn triangle(b: i64, h: i64) -> Figure {
+    let (foot, top) = (b as f64 * 0.35, h as f64);
+    let sides = [b.to_string(), String::new(), String::new()].to_vec();
+    let corners = vec![[0.0, 0.0], [b as f64, 0.0], [foot, top]];
+    Polygon { corners, sides, ..Polygon::default() }
+        .dashed([foot, 0.0], [foot, top], h.to_string())
+        .into()
+}
+
 fn worked(prompt: String, b: i64, h: i64, slanted: i64) -> Posed {
     let typed = format!("1/2 × {b} × {h}");
     let value = b * h / 2;
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
+        .figure(triangle(b, h))
         .slip((b * h).to_string(), "half-forgotten")
         .slip(fraction(b * slanted, 2), "slanted-side")
         .slip((b + h + slanted).to_string(), "sides-added")
@@ -89,6 +102,16 @@ fn area(draw: &mut Draw) -> Posed {
         h,
         slanted,
     )
+}
+
+fn find_the_slip(draw: &mut Draw) -> Posed {
+    let (b, h) = sides(draw);
+    let posed = worked(String::new(), b, h, h + 1);
+    let (typed, without) = (format!("1/2 × {b} × {h}"), format!("{b} × {h}"));
+    let lines = [typed.as_str(), &without, &(b * h).to_string()];
+    let posed = with_slip(posed, draw, &lines, 1, "half-forgotten");
+    let prompt = format!("For a triangle with base {b} cm and height {h} cm, {}", posed.prompt);
+    Posed { prompt, ..posed }
 }
 
 fn height(draw: &mut Draw) -> Posed {

@@ -46,7 +46,7 @@ impl Skill for MeasureConvert {
 
 /// Large unit, small unit, how many small ones make a large one.
 const PAIRS: &[(&str, &str, i64)] =
-    &[("cm", "mm", 10), ("m", "cm", 100), ("km", "m", 1000), ("kg", "g", 1000), ("l", "ml", 1000)];
+    &[("cm", "mm", 10), ("m", "cm", 100), ("km", "m", 1000), ("kg", "g", 1000), ("L", "mL", 1000)];
 
 fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down: bool) -> Posed {
     // n small units; the large ones with their decimals.
@@ -146,7 +146,7 @@ fn story(draw: &mut Draw) -> Posed {
     let (pair, each, thing) = *draw.one_of(&[
         (("kg", "g", 1000), 250, "jars of honey"),
         (("m", "cm", 100), 35, "wicks"),
-        (("l", "ml", 1000), 450, "bottles of mead vinegar"),
+        (("L", "mL", 1000), 450, "bottles of mead vinegar"),
         (("km", "m", 1000), 850, "rounds of the meadow"),
     ]);
     let total = count * each;

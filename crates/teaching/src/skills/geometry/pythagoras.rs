@@ -59,9 +59,16 @@ fn triple(draw: &mut Draw, largest: i64) -> (i64, i64, i64) {
     }
 }
 
+/// The triangle with its right angle at the lower left, the side that is asked for called `x`.
+fn triangle(labels: [String; 3], (across, up): (i64, i64)) -> Figure {
+    let [base, hypotenuse, height] = labels;
+    Polygon::around(&[(0, 0), (across, 0), (0, up)], &[base, hypotenuse, height]).right_at(0).into()
+}
+
 fn hypotenuse(prompt: String, a: i64, b: i64, c: i64) -> Posed {
     let typed = format!("sqrt({a}^2 + {b}^2)");
     Posed::value(prompt, line(&typed), line(&c.to_string()), Form::Any)
+        .figure(triangle([b.to_string(), "x".into(), a.to_string()], (b, a)))
         .slip((a + b).to_string(), "sides-added")
         .slip((c * c).to_string(), "root-not-taken")
         .near([(c + 1).to_string(), (c - 1).to_string()])
@@ -90,6 +97,7 @@ fn hypotenuse(prompt: String, a: i64, b: i64, c: i64) -> Posed {
 fn leg(prompt: String, a: i64, b: i64, c: i64) -> Posed {
     let typed = format!("sqrt({c}^2 - {a}^2)");
     Posed::value(prompt, line(&typed), line(&b.to_string()), Form::Any)
+        .figure(triangle([a.to_string(), c.to_string(), "x".into()], (a, b)))
         .slip((c - a).to_string(), "sides-added")
         .slip((b * b).to_string(), "root-not-taken")
         .near([(b + 1).to_string(), (b + 2).to_string()])
