@@ -155,8 +155,9 @@ fn every_skill_is_printed_with_its_answers_and_units() {
     let printed = words(&key("Every skill", &ladder, true).expect("typeset"));
     assert_eq!(printed.matches("Answer:").count(), ladder.rungs.len());
     for rung in &ladder.rungs {
-        for part in rung.prompt.split('$').step_by(2) {
-            assert!(printed.contains(&squeezed(part)), "{part}");
+        // A page may end within a prompt.
+        for word in rung.prompt.split('$').step_by(2).flat_map(str::split_whitespace) {
+            assert!(printed.contains(word), "{word} of {}", rung.prompt);
         }
         // Words and units stand upright, as they are written.
         if rung.answer.latex.is_empty() || rung.skill == "measure.convert" {

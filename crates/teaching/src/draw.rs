@@ -5,10 +5,26 @@
 
 use rand_chacha::ChaCha8Rng;
 use rand_chacha::rand_core::{RngCore, SeedableRng};
+use std::collections::BTreeMap;
 
 /// A stream of draws.
 pub struct Draw {
     stream: ChaCha8Rng,
+    /// What stands for a draw instead, by its place in the stream.
+    instead: BTreeMap<usize, i64>,
+    /// The ranges of all draws so far, and what was drawn.
+    made: Vec<Made>,
+}
+
+/// One draw, as it was made.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Made {
+    /// The least that could be drawn.
+    pub low: i64,
+    /// The greatest that could be drawn.
+    pub high: i64,
+    /// What was drawn.
+    pub drawn: i64,
 }
 
 impl Draw {
@@ -27,11 +43,33 @@ impl Draw {
             });
             key[8 + lane * 8..16 + lane * 8].copy_from_slice(&hash.to_le_bytes());
         }
-        Self { stream: ChaCha8Rng::from_seed(key) }
+        Self { stream: ChaCha8Rng::from_seed(key), instead: BTreeMap::new(), made: Vec::new() }
+    }
+
+    /// The same stream with some draws replaced, each by its place; all others stay as they were.
+    #[must_use]
+    pub fn instead(mut self, instead: BTreeMap<usize, i64>) -> Self {
+        self.instead = instead;
+        self
+    }
+
+    /// All draws so far.
+    #[must_use]
+    pub fn made(&self) -> &[Made] {
+        &self.made
     }
 
     /// A whole number from `low` to `high`, both included; every one equally likely.
     pub fn between(&mut self, low: i64, high: i64) -> i64 {
+        let drawn = self.from_stream(low, high);
+        let told = self.instead.get(&self.made.len()).copied();
+        // What could not have been drawn is not taken.
+        let drawn = told.filter(|told| (low..=high).contains(told)).unwrap_or(drawn);
+        self.made.push(Made { low, high, drawn });
+        drawn
+    }
+
+    fn from_stream(&mut self, low: i64, high: i64) -> i64 {
         let size = u64::try_from(high.saturating_sub(low)).unwrap_or(0).saturating_add(1);
         // The largest multiple of `size` that fits: draws beyond it would favour small results.
         let limit = u64::MAX - u64::MAX % size;
@@ -101,6 +139,21 @@ mod tests {
         let mut other = Draw::new(7, "ratio.missing-term/grip/1");
         assert_ne!(drawn, (0..8).map(|_| other.between(1, 100)).collect::<Vec<_>>());
         assert!(drawn.iter().all(|n| (1..=100).contains(n)));
+    }
+
+    #[test]
+    fn a_replaced_draw_leaves_the_others_as_they_were() {
+        let draws = |instead: &[(usize, i64)]| {
+            let mut draw = Draw::new(7, "x").instead(instead.iter().copied().collect());
+            let found: Vec<i64> = (0..5).map(|_| draw.between(1, 100)).collect();
+            assert_eq!(draw.made().iter().map(|made| made.drawn).collect::<Vec<_>>(), found);
+            found
+        };
+        let (plain, changed) = (draws(&[]), draws(&[(2, 77)]));
+        assert_eq!(changed[2], 77);
+        assert!((0..5).filter(|n| *n != 2).all(|n| plain[n] == changed[n]));
+        // What lies outside of the range is not taken.
+        assert_eq!(draws(&[(2, 1000)]), plain);
     }
 
     #[test]

@@ -304,28 +304,8 @@ impl Ladder {
     /// # Errors
     /// [`NoLadder`] says what is wrong with the order.
     pub fn make(order: &LadderOrder) -> Result<Self, NoLadder> {
-        let skills: Vec<&dyn Skill> = order
-            .skills
-            .iter()
-            .map(|id| skills::find(id).ok_or_else(|| NoLadder::UnknownSkill(id.clone())))
-            .collect::<Result<_, _>>()?;
+        let skills = checked(order)?;
         let counts = [order.grip, order.tilt, order.climb];
-        let all = counts.iter().try_fold(0usize, |sum, &n| sum.checked_add(n));
-        match all {
-            _ if skills.is_empty() => return Err(NoLadder::Empty),
-            Some(0) => return Err(NoLadder::Empty),
-            Some(n) if n <= MOST_RUNGS => {}
-            _ => return Err(NoLadder::TooManyRungs),
-        }
-        if order.seed >= SEED_LIMIT {
-            return Err(NoLadder::SeedTooLarge);
-        }
-        if let Some(method) = &order.method {
-            let has = |skill: &&dyn Skill| skill.card().methods.iter().any(|m| m.id == method);
-            if !skills.iter().any(has) {
-                return Err(NoLadder::UnknownMethod(method.clone()));
-            }
-        }
         let mut rungs: Vec<Rung> = Vec::new();
         for (stage, count) in Stage::ALL.into_iter().zip(counts) {
             for at in 0..count {
@@ -336,6 +316,36 @@ impl Ladder {
         }
         Ok(Self { version: CATALOGUE_VERSION, seed: order.seed, rungs })
     }
+}
+
+/// The skills of an order, when it can be made.
+///
+/// # Errors
+/// [`NoLadder`] says what is wrong with it.
+pub(crate) fn checked(order: &LadderOrder) -> Result<Vec<&'static dyn Skill>, NoLadder> {
+    let skills: Vec<&'static dyn Skill> = order
+        .skills
+        .iter()
+        .map(|id| skills::find(id).ok_or_else(|| NoLadder::UnknownSkill(id.clone())))
+        .collect::<Result<_, _>>()?;
+    let counts = [order.grip, order.tilt, order.climb];
+    let all = counts.iter().try_fold(0usize, |sum, &n| sum.checked_add(n));
+    match all {
+        _ if skills.is_empty() => return Err(NoLadder::Empty),
+        Some(0) => return Err(NoLadder::Empty),
+        Some(n) if n <= MOST_RUNGS => {}
+        _ => return Err(NoLadder::TooManyRungs),
+    }
+    if order.seed >= SEED_LIMIT {
+        return Err(NoLadder::SeedTooLarge);
+    }
+    if let Some(method) = &order.method {
+        let has = |skill: &&'static dyn Skill| skill.card().methods.iter().any(|m| m.id == method);
+        if !skills.iter().any(has) {
+            return Err(NoLadder::UnknownMethod(method.clone()));
+        }
+    }
+    Ok(skills)
 }
 
 fn rung(

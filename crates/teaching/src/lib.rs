@@ -4,6 +4,7 @@
 //! What belongs here: the rules of the job, as pure functions of their arguments (a seed comes in where
 //! something is drawn). What never does: HTTP, SQL, HTML, files, clocks, and words of the interface.
 
+pub mod bench;
 pub mod check;
 pub mod desk;
 pub mod draw;

@@ -1,0 +1,110 @@
+//! A teacher's own wording: every number of the problem has to stand in it.
+
+use super::Refused;
+
+/// The longest wording.
+const LONGEST: usize = 600;
+
+/// A number in a text.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub(super) struct Number {
+    /// The first byte.
+    pub start: usize,
+    /// One past the last byte.
+    pub end: usize,
+}
+
+/// The numbers of a text, from left to right: digits, with a point between digits.
+pub(super) fn numbers(text: &str) -> Vec<Number> {
+    let bytes = text.as_bytes();
+    let is_digit = |at: usize| bytes.get(at).is_some_and(u8::is_ascii_digit);
+    let mut found = Vec::new();
+    let mut at = 0;
+    while at < bytes.len() {
+        if !is_digit(at) {
+            at += 1;
+            continue;
+        }
+        let start = at;
+        while is_digit(at) || (bytes[at..].starts_with(b".") && is_digit(at + 1)) {
+            at += 1;
+        }
+        found.push(Number { start, end: at });
+    }
+    found
+}
+
+fn texts(text: &str) -> Vec<&str> {
+    let mut found: Vec<&str> = numbers(text).iter().map(|n| &text[n.start..n.end]).collect();
+    found.sort_unstable();
+    found
+}
+
+/// Checks a wording against the problem's own.
+///
+/// # Errors
+/// A sentence that names the numbers that are missing or do not belong.
+pub(super) fn check(own: &str, wording: &str) -> Result<(), Refused> {
+    let length = wording.trim().chars().count();
+    if length == 0 || length > LONGEST {
+        let says = format!("Write the problem in at most {LONGEST} characters.");
+        return Err(Refused::because(says));
+    }
+    if !wording.matches('$').count().is_multiple_of(2) {
+        return Err(Refused::because(
+            "A dollar sign stands alone: mathematics stands between two.",
+        ));
+    }
+    let (mut needed, mut extra) = (texts(own), Vec::new());
+    for number in texts(wording) {
+        match needed.iter().position(|other| *other == number) {
+            Some(at) => drop(needed.remove(at)),
+            None => extra.push(number),
+        }
+    }
+    let listed = |numbers: &[&str]| numbers.join(", ");
+    if !needed.is_empty() {
+        let says = format!("The problem needs these numbers too: {}.", listed(&needed));
+        return Err(Refused::because(says));
+    }
+    if !extra.is_empty() {
+        let says = format!(
+            "These numbers are not in the problem: {}. Change a number itself, or leave it out of the wording.",
+            listed(&extra)
+        );
+        return Err(Refused::because(says));
+    }
+    Ok(())
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn numbers_are_found_where_they_stand() {
+        let text = r"Solve $\frac{3}{4} x^{2} = 2.50$. It costs 12.";
+        let found: Vec<&str> = numbers(text).iter().map(|n| &text[n.start..n.end]).collect();
+        assert_eq!(found, ["3", "4", "2", "2.50", "12"]);
+        assert!(numbers("no number").is_empty());
+    }
+
+    #[test]
+    #[rustfmt::skip]
+    fn a_wording_has_the_numbers_of_its_problem() {
+        let own = "Leo packs 3 crates of 12 jars. How many jars is that?";
+        for (wording, says) in [
+            ("How many jars are in 3 crates, if 12 fit in one?", ""),
+            ("12 jars fit in a crate. Leo has 3.", ""),
+            ("How many jars are in 3 crates?", "needs these numbers too: 12"),
+            ("How many jars are in 3 crates of 12, in 2026?", "not in the problem: 2026"),
+            ("  ", "at most 600 characters"),
+            ("3 crates of $12 jars", "dollar sign stands alone"),
+        ] {
+            match check(own, wording) {
+                Ok(()) => assert_eq!(says, "", "{wording}"),
+                Err(refused) => assert!(!says.is_empty() && refused.says.contains(says), "{wording}: {}", refused.says),
+            }
+        }
+    }
+}
