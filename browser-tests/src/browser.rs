@@ -164,11 +164,16 @@ impl Browser {
         chain.send_keys(keys).perform().await.expect("typed");
     }
 
+    /// Presses a key while Control is held.
+    pub async fn with_control(&self, key: &str) {
+        let chain = self.driver.action_chain_with_delay(None, Some(Duration::ZERO));
+        let chain = chain.key_down(Key::Control).send_keys(key).key_up(Key::Control);
+        chain.perform().await.expect("pressed");
+    }
+
     /// Selects all that stands in the field that has the cursor.
     pub async fn select_all(&self) {
-        let chain = self.driver.action_chain_with_delay(None, Some(Duration::ZERO));
-        let chain = chain.key_down(Key::Control).send_keys("a").key_up(Key::Control);
-        chain.perform().await.expect("selected");
+        self.with_control("a").await;
     }
 
     /// Waits until a condition in the page's own words is true.
@@ -197,6 +202,35 @@ impl Browser {
             "const done = arguments[arguments.length - 1]; ({promise}).then(done, (e) => done(String(e)))"
         );
         self.driver.execute_async(script, Vec::new()).await.expect("an answer").json().clone()
+    }
+
+    /// Signs the teacher of the demo world in and waits for her shelf.
+    pub async fn sign_in(&self, url: &str) {
+        self.go(url).await;
+        self.fill("Sign-in name", "orla").await;
+        self.fill("Password", "clover-and-heather").await;
+        self.press("Sign in").await;
+        self.see_text("Your shelf").await;
+    }
+
+    /// The words of a PDF that the signed-in browser fetches.
+    ///
+    /// # Panics
+    /// When there is none, or when it is no PDF.
+    pub async fn words_of_pdf(&self, path: &str) -> String {
+        let fetched = self
+            .ask_later(&format!(
+                "fetch('{path}').then((r) => r.ok ? r.arrayBuffer() : Promise.reject(r.status))\
+                 .then((b) => Array.from(new Uint8Array(b)))"
+            ))
+            .await;
+        let bytes: Vec<u8> = serde_json::from_value(fetched).expect("a file");
+        assert!(bytes.starts_with(b"%PDF"));
+        let file = std::env::temp_dir().join(format!("honey-ladder-{}.pdf", bytes.len()));
+        std::fs::write(&file, bytes).expect("written");
+        let output = Command::new("pdftotext").arg("-layout").arg(&file).arg("-").output();
+        std::fs::remove_file(&file).expect("removed");
+        String::from_utf8(output.expect("pdftotext is installed").stdout).expect("text")
     }
 
     /// Everything the page shows.

@@ -3,11 +3,7 @@
 use browser_tests::{Browser, Program};
 
 async fn signed_in(program: &Program, browser: Browser) -> Browser {
-    browser.go(&program.url).await;
-    browser.fill("Sign-in name", "orla").await;
-    browser.fill("Password", "clover-and-heather").await;
-    browser.press("Sign in").await;
-    browser.see_text("Your shelf").await;
+    browser.sign_in(&program.url).await;
     browser
 }
 

@@ -72,11 +72,7 @@ async fn a_student_writes_lines_and_each_gets_its_verdict() {
     browser.see("//*[@role = 'status'][normalize-space(.) = 'Saved']").await;
 
     // The teacher sees it beside the rung.
-    browser.go(&program.url).await;
-    browser.fill("Sign-in name", "orla").await;
-    browser.fill("Password", "clover-and-heather").await;
-    browser.press("Sign in").await;
-    browser.see_text("Your shelf").await;
+    browser.sign_in(&program.url).await;
     browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
     browser.see_text("What the class wrote").await.click().await.expect("opened");
     browser.press("Sanna, Rung 2: finished").await;
@@ -97,7 +93,9 @@ async fn a_line_that_drops_or_adds_a_solution_is_told_so() {
     posed.rungs[0].prompt = "Solve $x^2 = 5x$.".into();
     posed.rungs[0].unknown = "x".into();
     posed.rungs[0].figure = None;
-    let id = store::ladder::create(db, orla, ladder.lesson, "By hand", &posed).await.expect("kept");
+    let id = store::ladder::create(db, orla, ladder.lesson, "By hand", &posed, None)
+        .await
+        .expect("kept");
     let link = store::ladder::find(db, orla, id).await.expect("kept").link;
     let browser = Browser::open(1280, 900).await;
     browser.go(&format!("{}/desk/{link}", program.url)).await;
@@ -129,7 +127,9 @@ async fn by_hand(program: &Program, line: &str, prompt: &str) -> (u64, u64, Stri
     (posed.rungs[0].line, posed.rungs[0].prompt) = (line.into(), prompt.into());
     posed.rungs[0].unknown = "x".into();
     posed.rungs[0].figure = None;
-    let id = store::ladder::create(db, orla, ladder.lesson, "By hand", &posed).await.expect("kept");
+    let id = store::ladder::create(db, orla, ladder.lesson, "By hand", &posed, None)
+        .await
+        .expect("kept");
     let link = store::ladder::find(db, orla, id).await.expect("kept").link;
     (orla, id, link)
 }
@@ -202,11 +202,7 @@ async fn a_teacher_says_how_strong_hints_may_be() {
     let program = Program::start().await;
     let (orla, id, _) = by_hand(&program, "3x = 12", "Solve $3x = 12$.").await;
     let browser = Browser::open(1280, 900).await;
-    browser.go(&program.url).await;
-    browser.fill("Sign-in name", "orla").await;
-    browser.fill("Password", "clover-and-heather").await;
-    browser.press("Sign in").await;
-    browser.see_text("Your shelf").await;
+    browser.sign_in(&program.url).await;
     browser.go(&format!("{}/ladders/{id}", program.url)).await;
     browser
         .see("//label[contains(@class, 'hints')]//div[contains(@class, 'el-select__wrapper')]")

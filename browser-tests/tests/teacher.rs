@@ -1,24 +1,6 @@
 //! The teacher's path: sign in, a lesson, a worked example, the wall, a ladder, its PDFs, its link.
 
 use browser_tests::{Browser, Program};
-use std::process::Command;
-
-/// The words of a PDF that the signed-in browser fetches.
-async fn words_of_pdf(browser: &Browser, path: &str) -> String {
-    let fetched = browser
-        .ask_later(&format!(
-            "fetch('{path}').then((r) => r.ok ? r.arrayBuffer() : Promise.reject(r.status))\
-             .then((b) => Array.from(new Uint8Array(b)))"
-        ))
-        .await;
-    let bytes: Vec<u8> = serde_json::from_value(fetched).expect("a file");
-    assert!(bytes.starts_with(b"%PDF"));
-    let file = std::env::temp_dir().join(format!("honey-ladder-{}.pdf", bytes.len()));
-    std::fs::write(&file, bytes).expect("written");
-    let output = Command::new("pdftotext").arg("-layout").arg(&file).arg("-").output();
-    std::fs::remove_file(&file).expect("removed");
-    String::from_utf8(output.expect("pdftotext is installed").stdout).expect("text")
-}
 
 /// Only what matters for finding numbers and words: signs of a formula may stand on lines of their own.
 fn squeezed(text: &str) -> String {
@@ -108,8 +90,8 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
     // What is printed is what is shown.
     let path = browser.ask("location.pathname").await;
     let id = path.as_str().and_then(|path| path.rsplit('/').next()).expect("an id").to_owned();
-    let sheet = words_of_pdf(&browser, &format!("/api/ladders/{id}/sheet.pdf")).await;
-    let key = words_of_pdf(&browser, &format!("/api/ladders/{id}/key.pdf?full=true")).await;
+    let sheet = browser.words_of_pdf(&format!("/api/ladders/{id}/sheet.pdf")).await;
+    let key = browser.words_of_pdf(&format!("/api/ladders/{id}/key.pdf?full=true")).await;
     for stage in ["Grip", "Tilt", "Climb"] {
         assert!(sheet.contains(stage) && key.contains(stage), "{sheet}\n{key}");
     }

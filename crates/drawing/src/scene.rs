@@ -130,8 +130,25 @@ impl Label {
     /// Mathematics in plain typing; shown as words when it cannot be read.
     #[must_use]
     pub fn math(x: f64, y: f64, anchor: Anchor, text: &str) -> Self {
-        let read = algebra::read_line(text).map(|reading| reading.line);
+        // A word behind a number and a space is a unit: `27 cm`.
+        let quantities = text.starts_with(|c: char| c.is_ascii_digit()) && text.contains(' ');
+        let options = algebra::Options { quantities, ..algebra::Options::default() };
+        let read = algebra::read_line_with(text, options).map(|reading| reading.line);
         let latex = read.map(|line| algebra::write::latex_line(&line)).unwrap_or_default();
         Self { latex, ..Self::words(x, y, anchor, text) }
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn units_stand_upright_and_letters_do_not() {
+        let latex = |text: &str| Label::math(0.0, 0.0, Anchor::Middle, text).latex;
+        assert_eq!(latex("27 cm"), "27\\,\\text{cm}");
+        assert_eq!(latex("2x + 3"), "2x + 3");
+        assert_eq!(latex("x"), "x");
+        assert_eq!(latex("45°"), "45\\degree ");
     }
 }

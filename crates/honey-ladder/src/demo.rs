@@ -41,8 +41,9 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
     for demo in lessons {
         let lesson = store::lesson::create(db, orla, &demo.lesson).await?;
-        let Some((title, ladder)) = demo.ladder else { continue };
-        let id = store::ladder::create(db, orla, lesson, &title, &ladder).await?;
+        let Some((title, plan)) = demo.ladder else { continue };
+        let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
+        let id = store::ladder::create(db, orla, lesson, &title, &ladder, Some(&plan)).await?;
         students::work(db, id, &ladder).await?;
     }
     Ok(())

@@ -17,6 +17,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::sign_in::router())
         .merge(routes::skills::router())
         .merge(routes::workings::router())
+        .merge(routes::bench::router())
         .merge(routes::lessons::router())
         .merge(routes::ladders::router())
         .merge(routes::desks::router())

@@ -1,5 +1,6 @@
 //! Routes, one file per thing they are about.
 
+pub(crate) mod bench;
 pub(crate) mod desks;
 pub(crate) mod ladders;
 pub(crate) mod lessons;

@@ -88,7 +88,8 @@ impl World {
     async fn ladder(&self, cookie: &str, lesson: u64) -> (u64, String) {
         let order =
             json!({"skills": ["equations.linear"], "grip": 2, "tilt": 0, "climb": 1, "seed": 3});
-        let new = json!({"title": "Climb", "order": order});
+        let plan = json!({"title": "", "order": order, "rungs": [], "next_key": 1});
+        let new = json!({"title": "Climb", "plan": plan});
         let path = format!("/api/lessons/{lesson}/ladders");
         let made = self.send("POST", &path, Some(cookie), Some(new)).await;
         let id = made.body["id"].as_u64().expect("an id");
@@ -163,11 +164,17 @@ async fn somebody_elses_things_are_not_there() {
     let (ladder, _) = world.ladder(&orla, lesson).await;
     let opened = world.send("GET", &format!("/api/lessons/{lesson}"), Some(&orla), None).await;
     let changed = json!({"based_on": 1, "lesson": opened.body["lesson"]});
-    let hung = json!({"title": "Mine", "order": {"skills": ["equations.linear"], "grip": 1, "tilt": 0, "climb": 0, "seed": 1}});
+    let order =
+        json!({"skills": ["equations.linear"], "grip": 1, "tilt": 0, "climb": 0, "seed": 1});
+    let plan = json!({"title": "", "order": order, "rungs": [], "next_key": 1});
+    let hung = json!({"title": "Mine", "plan": plan});
+    let draft = json!({"based_on": 0, "plan": plan});
     for (method, path, body) in [
         ("GET", format!("/api/lessons/{lesson}"), None),
         ("PUT", format!("/api/lessons/{lesson}"), Some(changed)),
         ("POST", format!("/api/lessons/{lesson}/ladders"), Some(hung)),
+        ("GET", format!("/api/lessons/{lesson}/bench"), None),
+        ("PUT", format!("/api/lessons/{lesson}/bench"), Some(draft)),
         ("GET", format!("/api/ladders/{ladder}"), None),
         ("GET", format!("/api/ladders/{ladder}/sheet.pdf"), None),
         ("GET", format!("/api/ladders/{ladder}/key.pdf?full=true"), None),
@@ -231,6 +238,11 @@ async fn bad_input_gets_a_sentence_and_changes_nothing() {
     let cookie = world.sign_in("orla").await;
     let problem = |text: &str| Some(json!({"problem": {"text": text}}));
     let long = "1+".repeat(50_000);
+    let drawn = |skills: &[&str], seed: u64| {
+        let order = json!({"skills": skills, "grip": 1, "tilt": 0, "climb": 0, "seed": seed});
+        let plan = json!({"title": "", "order": order, "rungs": [], "next_key": 1});
+        Some(json!({"plan": plan, "change": {"kind": "draw", "order": order}}))
+    };
     for (path, body, says) in [
         ("/api/workings", problem(""), "There is nothing on this line yet."),
         ("/api/workings", problem("3(2x"), "This “(” is never closed."),
@@ -238,7 +250,9 @@ async fn bad_input_gets_a_sentence_and_changes_nothing() {
         ("/api/workings", Some(json!([1, 2])), "This does not have the shape that was expected."),
         ("/api/lessons", Some(json!({"topic": " ", "grade": 6, "strand": "number", "minutes": 45})), "Give the lesson a topic."),
         ("/api/lessons", Some(json!({"topic": "x", "grade": 6, "strand": "magic", "minutes": 45})), "This does not have the shape that was expected."),
-        ("/api/ladders/draw", Some(json!({"skills": [], "grip": 1, "tilt": 0, "climb": 0, "seed": 1})), "Choose at least one skill and one rung."),
+        ("/api/bench/change", drawn(&[], 1), "Choose at least one skill and one rung."),
+        ("/api/bench/change", drawn(&["nothing"], 1), "There is no skill called “nothing”."),
+        ("/api/bench/change", drawn(&["pythagoras"], 1 << 60), "The seed is too large: use a number below 2^53."),
     ] {
         let answer = world.send("POST", path, Some(&cookie), body).await;
         assert_eq!((answer.status, answer.says()), (StatusCode::UNPROCESSABLE_ENTITY, says), "{path}");

@@ -73,6 +73,21 @@ impl Teacher {
     }
 }
 
+/// A bench on which nothing lies yet.
+fn plan(order: Value) -> Value {
+    json!({"title": "", "order": order, "rungs": [], "next_key": 1})
+}
+
+/// A change on the bench.
+fn asked(plan: &Value, change: Value) -> Option<Value> {
+    Some(json!({"plan": plan, "change": change}))
+}
+
+async fn drawn(teacher: &Teacher, order: Value) -> Value {
+    let change = json!({"kind": "draw", "order": order});
+    teacher.ask("POST", "/api/bench/change", asked(&plan(order), change)).await
+}
+
 fn order(seed: u64) -> Value {
     json!({"skills": ["ratio.missing-term", "equations.linear"], "grip": 3, "tilt": 3, "climb": 3, "seed": seed})
 }
@@ -181,33 +196,78 @@ async fn a_typed_problem_is_worked_by_each_of_its_methods() {
 async fn the_same_order_draws_the_same_ladder_and_hangs_as_drawn() {
     let teacher = teacher().await;
     let lesson = teacher.lesson("Ratio", 6).await;
-    let drawn = teacher.ask("POST", "/api/ladders/draw", Some(order(8))).await;
-    assert_eq!(drawn, teacher.ask("POST", "/api/ladders/draw", Some(order(8))).await);
-    assert_ne!(drawn, teacher.ask("POST", "/api/ladders/draw", Some(order(9))).await);
+    let made = drawn(&teacher, order(8)).await;
+    assert_eq!(made, drawn(&teacher, order(8)).await);
+    assert_ne!(made["rungs"], drawn(&teacher, order(9)).await["rungs"]);
     let path = format!("/api/lessons/{lesson}/ladders");
-    let new = json!({"title": "  Climb  ", "order": order(8)});
+    let new = json!({"title": "  Climb  ", "plan": plan(order(8))});
     let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
     let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;
-    assert_eq!((&opened["rungs"], &opened["title"]), (&drawn, &json!("Climb")));
+    let posed = |rungs: &Value| {
+        let all = rungs.as_array().expect("rungs").iter();
+        all.map(|rung| rung["rung"].clone()).collect::<Vec<_>>()
+    };
+    assert_eq!(posed(&opened["rungs"]), posed(&made["rungs"]));
+    assert_eq!((&opened["title"], &opened["versions"]), (&json!("Climb"), &json!(true)));
     let listed = teacher.ask("GET", &path, None).await;
     assert_eq!(listed[0]["rungs"], 9);
     assert_eq!(listed[0]["desk"], opened["desk"]);
-    let told = teacher.refused("POST", &path, json!({"title": " ", "order": order(8)})).await;
+    let told = teacher.refused("POST", &path, json!({"title": " ", "plan": plan(order(8))})).await;
     assert_eq!(told.1, "Give the ladder a title of at most 120 characters.");
+}
+
+#[tokio::test]
+async fn a_ladder_is_made_on_the_bench_change_by_change() {
+    let teacher = teacher().await;
+    let lesson = teacher.lesson("Ratio", 6).await;
+    let bench = format!("/api/lessons/{lesson}/bench");
+    let empty = teacher.ask("GET", &bench, None).await;
+    assert_eq!((&empty["revision"], &empty["rungs"]), (&json!(0), &json!([])));
+    let made = drawn(&teacher, order(8)).await;
+    let key = made["rungs"][0]["key"].clone();
+    let change = async |plan: &Value, change: Value| {
+        teacher.ask("POST", "/api/bench/change", asked(plan, change)).await
+    };
+    let locked = change(&made["plan"], json!({"kind": "lock", "key": key, "locked": true})).await;
+    assert_eq!(locked["rungs"][0]["locked"], true);
+    let again = json!({"kind": "draw", "order": order(77)});
+    let again = change(&locked["plan"], again).await;
+    assert_eq!(again["rungs"][0]["rung"], made["rungs"][0]["rung"]);
+    assert_ne!(again["rungs"][1]["rung"], made["rungs"][1]["rung"]);
+    let typed = json!({"kind": "typed", "key": key, "problem": "4x = 28"});
+    let typed = change(&again["plan"], typed).await;
+    assert_eq!(typed["rungs"][0]["rung"]["answer"]["text"], "x = 7");
+    assert_eq!(
+        (&typed["rungs"][0]["typed"], &typed["rungs"][0]["numbers"]),
+        (&json!(true), &json!(["4", "28"]))
+    );
+    let body = asked(&typed["plan"], json!({"kind": "typed", "key": key, "problem": "4x = "}));
+    let told = teacher.refused("POST", "/api/bench/change", body.expect("a change")).await;
+    assert!(told.1.ends_with('.'), "{}", told.1);
+    // Saved, opened again, saved by somebody else in between.
+    let save = |based_on: u32| json!({"based_on": based_on, "plan": typed["plan"]});
+    assert_eq!(teacher.ask("PUT", &bench, Some(save(0))).await["revision"], 1);
+    let opened = teacher.ask("GET", &bench, None).await;
+    assert_eq!((&opened["plan"], &opened["rungs"]), (&typed["plan"], &typed["rungs"]));
+    let (status, ..) = teacher.raw("PUT", &bench, Some(save(0))).await;
+    assert_eq!(status, StatusCode::CONFLICT);
+    let new = json!({"title": "Climb", "plan": typed["plan"]});
+    teacher.ask("POST", &format!("/api/lessons/{lesson}/ladders"), Some(new)).await;
+    assert_eq!(teacher.ask("GET", &bench, None).await["rungs"], json!([]));
 }
 
 #[tokio::test]
 async fn every_rung_climbs_and_its_picture_is_laid_out() {
     let teacher = teacher().await;
-    let drawn = teacher.ask("POST", "/api/ladders/draw", Some(order(21))).await;
-    let stages: Vec<_> = drawn
+    let made = drawn(&teacher, order(21)).await;
+    let stages: Vec<_> = made["rungs"]
         .as_array()
         .expect("rungs")
         .iter()
         .map(|r| r["rung"]["stage"].as_str().expect("a stage").to_owned())
         .collect();
     assert_eq!(stages.join(" "), "grip grip grip tilt tilt tilt climb climb climb");
-    for rung in drawn.as_array().expect("rungs") {
+    for rung in made["rungs"].as_array().expect("rungs") {
         let has = rung["rung"].get("figure").is_some();
         assert_eq!(has, rung.get("scene").is_some(), "{rung}");
         if has {
@@ -220,11 +280,12 @@ async fn every_rung_climbs_and_its_picture_is_laid_out() {
 async fn sheets_and_keys_are_printed_as_pdf() {
     let teacher = teacher().await;
     let lesson = teacher.lesson("Ratio", 6).await;
-    let new = json!({"title": "Climb", "order": order(8)});
+    let new = json!({"title": "Climb", "plan": plan(order(8))});
     let path = format!("/api/lessons/{lesson}/ladders");
     let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
     let mut sizes = Vec::new();
-    for file in ["sheet.pdf", "key.pdf", "key.pdf?full=true"] {
+    let others = ["sheet.pdf?version=B", "key.pdf?version=C&strength=advanced"];
+    for file in ["sheet.pdf", "key.pdf", "key.pdf?full=true"].into_iter().chain(others) {
         let (status, bytes, _) =
             teacher.raw("GET", &format!("/api/ladders/{id}/{file}"), None).await;
         assert_eq!(status, StatusCode::OK);
@@ -232,6 +293,9 @@ async fn sheets_and_keys_are_printed_as_pdf() {
         sizes.push(bytes.len());
     }
     assert!(sizes[2] > sizes[1], "the full key holds more: {sizes:?}");
+    let (status, ..) =
+        teacher.raw("GET", &format!("/api/ladders/{id}/sheet.pdf?version=Z"), None).await;
+    assert!(status.is_client_error());
     let (status, ..) = teacher.raw("GET", "/api/ladders/999/sheet.pdf", None).await;
     assert_eq!(status, StatusCode::NOT_FOUND);
 }
@@ -242,7 +306,7 @@ async fn the_class_is_seen_as_it_writes() {
     let lesson = teacher.lesson("Equations", 7).await;
     let one = json!({"skills": ["equations.linear"], "grip": 2, "tilt": 0, "climb": 0, "seed": 6});
     let path = format!("/api/lessons/{lesson}/ladders");
-    let new = json!({"title": "Climb", "order": one});
+    let new = json!({"title": "Climb", "plan": plan(one)});
     let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
     let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;
     let desk = format!("/api{}", opened["desk"].as_str().expect("a link"));
@@ -301,7 +365,7 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     let teacher = teacher().await;
     let lesson = teacher.lesson("Equations", 7).await;
     let one = json!({"skills": ["equations.linear"], "grip": 2, "tilt": 0, "climb": 0, "seed": 6});
-    let new = json!({"title": "Climb", "order": one});
+    let new = json!({"title": "Climb", "plan": plan(one)});
     let path = format!("/api/lessons/{lesson}/ladders");
     let id = teacher.ask("POST", &path, Some(new)).await["id"].as_u64().expect("an id");
     let opened = teacher.ask("GET", &format!("/api/ladders/{id}"), None).await;

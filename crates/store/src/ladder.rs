@@ -5,6 +5,7 @@ use crate::teacher::TeacherId;
 use crate::{Db, StoreError, link};
 use sqlx::types::Json;
 use teaching::Ladder;
+use teaching::bench::Plan;
 
 /// A ladder's id.
 pub type LadderId = u64;
@@ -29,15 +30,17 @@ pub struct KeptLadder {
     pub hints: u8,
     /// Its problems, as they were posed.
     pub ladder: Ladder,
+    /// What it was made of, where that was kept: other versions are made of it.
+    pub plan: Option<Plan>,
 }
 
-type Row = (LadderId, LessonId, String, String, u8, Json<Ladder>);
+type Row = (LadderId, LessonId, String, String, u8, Json<Ladder>, Option<Json<Plan>>);
 
-fn kept((id, lesson, title, link, hints, Json(ladder)): Row) -> KeptLadder {
-    KeptLadder { id, lesson, title, link, hints, ladder }
+fn kept((id, lesson, title, link, hints, Json(ladder), plan): Row) -> KeptLadder {
+    KeptLadder { id, lesson, title, link, hints, ladder, plan: plan.map(|Json(plan)| plan) }
 }
 
-/// Hangs a new ladder on a lesson of the same owner.
+/// Hangs a new ladder on a lesson of the same owner. With the plan that it was made of, the lesson's bench is cleared.
 ///
 /// # Errors
 /// [`StoreError::NotFound`] when the lesson is not theirs, [`StoreError::Full`] past [`MOST_LADDERS`].
@@ -47,6 +50,7 @@ pub async fn create(
     lesson: LessonId,
     title: &str,
     ladder: &Ladder,
+    plan: Option<&Plan>,
 ) -> Result<LadderId, StoreError> {
     let mut transaction = db.begin().await?;
     let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
@@ -58,15 +62,21 @@ pub async fn create(
     if count >= MOST_LADDERS {
         return Err(StoreError::Full);
     }
-    let sql = "INSERT INTO ladder (owner, lesson, title, link, document) VALUES (?, ?, ?, ?, ?)";
+    let sql = "INSERT INTO ladder (owner, lesson, title, link, document, plan)
+               VALUES (?, ?, ?, ?, ?, ?)";
     let done = sqlx::query(sql)
         .bind(owner)
         .bind(lesson)
         .bind(title)
         .bind(link())
         .bind(Json(ladder))
+        .bind(plan.map(Json))
         .execute(&mut *transaction)
         .await?;
+    if plan.is_some() {
+        let sql = "DELETE FROM bench WHERE lesson = ?";
+        sqlx::query(sql).bind(lesson).execute(&mut *transaction).await?;
+    }
     transaction.commit().await?;
     Ok(done.last_insert_id())
 }
@@ -76,8 +86,7 @@ pub async fn create(
 /// # Errors
 /// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
 pub async fn find(db: &Db, owner: TeacherId, id: LadderId) -> Result<KeptLadder, StoreError> {
-    let sql =
-        "SELECT id, lesson, title, link, hints, document FROM ladder WHERE id = ? AND owner = ?";
+    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder WHERE id = ? AND owner = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(db).await?;
     row.map(kept).ok_or(StoreError::NotFound)
 }
@@ -91,7 +100,7 @@ pub async fn of_lesson(
     owner: TeacherId,
     lesson: LessonId,
 ) -> Result<Vec<KeptLadder>, StoreError> {
-    let sql = "SELECT id, lesson, title, link, hints, document FROM ladder
+    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder
                WHERE lesson = ? AND owner = ? ORDER BY id";
     let rows: Vec<Row> = sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?;
     Ok(rows.into_iter().map(kept).collect())
@@ -102,7 +111,7 @@ pub async fn of_lesson(
 /// # Errors
 /// [`StoreError::NotFound`] when the link opens nothing.
 pub async fn by_link(db: &Db, link: &str) -> Result<KeptLadder, StoreError> {
-    let sql = "SELECT id, lesson, title, link, hints, document FROM ladder WHERE link = ?";
+    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder WHERE link = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(link).fetch_optional(db).await?;
     // The column compares letters without their case; a link does not.
     row.map(kept).filter(|ladder| ladder.link == link).ok_or(StoreError::NotFound)

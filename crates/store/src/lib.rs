@@ -4,6 +4,7 @@
 //! transaction and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
 //! `teaching`). SQL is a literal with bound values.
 
+pub mod bench;
 mod database;
 pub mod desk;
 pub mod ladder;

@@ -1,6 +1,7 @@
 //! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
 
-use store::{StoreError, desk, ladder, lesson, scratch, session, teacher};
+use store::{StoreError, bench, desk, ladder, lesson, scratch, session, teacher};
+use teaching::bench::{Change, Plan, change};
 use teaching::desk::{DeskLine, judge};
 use teaching::ladder::{Ladder, LadderOrder};
 use teaching::lesson::Lesson;
@@ -26,10 +27,13 @@ fn a_lesson(topic: &str) -> Lesson {
     Lesson::new(topic, 6, Strand::FractionsRatio, 45).expect("fine")
 }
 
-fn a_ladder() -> Ladder {
+fn an_order() -> LadderOrder {
     let skills = vec!["equations.linear".to_owned()];
-    let order = LadderOrder { skills, grip: 2, tilt: 0, climb: 1, seed: 5, method: None };
-    Ladder::make(&order).expect("made")
+    LadderOrder { skills, grip: 2, tilt: 0, climb: 1, seed: 5, method: None }
+}
+
+fn a_ladder() -> Ladder {
+    Ladder::make(&an_order()).expect("made")
 }
 
 #[tokio::test]
@@ -73,13 +77,14 @@ async fn of_two_saves_at_once_one_is_told_so() {
 #[tokio::test]
 async fn nobody_finds_what_is_not_theirs() {
     let w = world().await;
-    let id = ladder::create(&w.db, w.orla, w.lesson, "Ladder", &a_ladder()).await.expect("kept");
+    let id =
+        ladder::create(&w.db, w.orla, w.lesson, "Ladder", &a_ladder(), None).await.expect("kept");
     let db = &w.db;
     let gone = |found: Result<(), StoreError>| assert!(matches!(found, Err(StoreError::NotFound)));
     gone(lesson::find(db, w.other, w.lesson).await.map(drop));
     gone(lesson::save(db, w.other, w.lesson, 1, &a_lesson("Mine")).await.map(drop));
     gone(ladder::find(db, w.other, id).await.map(drop));
-    gone(ladder::create(db, w.other, w.lesson, "Mine", &a_ladder()).await.map(drop));
+    gone(ladder::create(db, w.other, w.lesson, "Mine", &a_ladder(), None).await.map(drop));
     gone(ladder::by_link(db, "no such link").await.map(drop));
     assert!(lesson::shelf(db, w.other).await.expect("a shelf").is_empty());
     assert!(ladder::of_lesson(db, w.other, w.lesson).await.expect("none").is_empty());
@@ -91,7 +96,7 @@ async fn nobody_finds_what_is_not_theirs() {
 async fn a_ladder_is_kept_as_it_was_posed() {
     let w = world().await;
     let posed = a_ladder();
-    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed).await.expect("kept");
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed, None).await.expect("kept");
     let found = ladder::find(&w.db, w.orla, id).await.expect("there");
     assert_eq!((&found.ladder, found.title.as_str()), (&posed, "Climb"));
     assert_eq!(ladder::by_link(&w.db, &found.link).await.expect("there"), found);
@@ -100,11 +105,45 @@ async fn a_ladder_is_kept_as_it_was_posed() {
     assert_eq!(lesson::shelf(&w.db, w.orla).await.expect("a shelf")[0].ladders, 1);
 }
 
+fn a_plan(seed: u64) -> Plan {
+    let order = LadderOrder { seed, ..an_order() };
+    change(&Plan::new(order.clone()), &Change::Draw { order }).expect("drawn")
+}
+
+#[tokio::test]
+async fn a_draft_is_kept_until_its_ladder_hangs() {
+    let w = world().await;
+    assert_eq!(bench::find(&w.db, w.orla, w.lesson).await.expect("theirs"), None);
+    let (first, second) = (a_plan(4), a_plan(5));
+    assert_eq!(bench::save(&w.db, w.orla, w.lesson, 0, &first).await.expect("kept"), 1);
+    assert_eq!(bench::save(&w.db, w.orla, w.lesson, 1, &second).await.expect("kept"), 2);
+    let kept = bench::find(&w.db, w.orla, w.lesson).await.expect("theirs").expect("kept");
+    assert_eq!((kept.revision, &kept.plan), (2, &second));
+    // Two windows on one bench: the second to save is told, and nothing is lost.
+    let stale = bench::save(&w.db, w.orla, w.lesson, 1, &first).await;
+    assert!(matches!(stale, Err(StoreError::Stale { revision: 2 })), "{stale:?}");
+    let made = second.ladder().expect("proved");
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &made, Some(&second)).await;
+    let hung = ladder::find(&w.db, w.orla, id.expect("kept")).await.expect("there");
+    assert_eq!((hung.ladder, hung.plan), (made, Some(second)));
+    assert_eq!(bench::find(&w.db, w.orla, w.lesson).await.expect("theirs"), None);
+}
+
+#[tokio::test]
+async fn a_bench_is_its_teachers_alone() {
+    let w = world().await;
+    let plan = a_plan(4);
+    let found = bench::find(&w.db, w.other, w.lesson).await;
+    assert!(matches!(found, Err(StoreError::NotFound)), "{found:?}");
+    let saved = bench::save(&w.db, w.other, w.lesson, 0, &plan).await;
+    assert!(matches!(saved, Err(StoreError::NotFound)), "{saved:?}");
+}
+
 #[tokio::test]
 async fn what_a_student_wrote_is_kept_rung_by_rung() {
     let w = world().await;
     let posed = a_ladder();
-    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed).await.expect("kept");
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Climb", &posed, None).await.expect("kept");
     let hana = desk::join(&w.db, id, "Hana").await.expect("joined");
     let leo = desk::join(&w.db, id, "Leo").await.expect("joined");
     let lines = vec![DeskLine { text: "x = 4".into(), latex: false }];

@@ -37,9 +37,9 @@ async fn a_lesson_has_room_for_so_many_ladders() {
     let id = lesson::create(&db, orla, &a_lesson("Ratio", 6)).await.expect("kept");
     let posed = a_ladder();
     for at in 0..ladder::MOST_LADDERS {
-        ladder::create(&db, orla, id, &format!("Ladder {at}"), &posed).await.expect("room");
+        ladder::create(&db, orla, id, &format!("Ladder {at}"), &posed, None).await.expect("room");
     }
-    let full = ladder::create(&db, orla, id, "One too many", &posed).await;
+    let full = ladder::create(&db, orla, id, "One too many", &posed, None).await;
     assert!(matches!(full, Err(StoreError::Full)), "{full:?}");
     let all = ladder::of_lesson(&db, orla, id).await.expect("ladders");
     assert_eq!(i64::try_from(all.len()).expect("few"), ladder::MOST_LADDERS);
@@ -51,7 +51,7 @@ async fn a_ladder_has_room_for_so_many_desks() {
     let db = scratch::scratch().await.expect("a database").db;
     let orla = teacher::create(&db, "orla", "Orla Fenwick", "-").await.expect("kept");
     let id = lesson::create(&db, orla, &a_lesson("Ratio", 6)).await.expect("kept");
-    let id = ladder::create(&db, orla, id, "Ladder", &a_ladder()).await.expect("kept");
+    let id = ladder::create(&db, orla, id, "Ladder", &a_ladder(), None).await.expect("kept");
     for at in 0..desk::MOST_DESKS {
         desk::join(&db, id, &format!("Student {at}")).await.expect("room");
     }
@@ -66,7 +66,7 @@ async fn a_class_writes_at_once_and_nothing_is_lost() {
     let orla = teacher::create(&db, "orla", "Orla Fenwick", "-").await.expect("kept");
     let id = lesson::create(&db, orla, &a_lesson("Ratio", 6)).await.expect("kept");
     let posed = a_ladder();
-    let id = ladder::create(&db, orla, id, "Ladder", &posed).await.expect("kept");
+    let id = ladder::create(&db, orla, id, "Ladder", &posed, None).await.expect("kept");
     let mut writing = Vec::new();
     for student in 0..30 {
         let (db, posed) = (db.clone(), posed.clone());

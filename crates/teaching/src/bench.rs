@@ -46,6 +46,12 @@ impl Refused {
     }
 }
 
+/// The numbers of a prompt, in the order in which [`Change::Number`] counts them.
+#[must_use]
+pub fn numbers_of(prompt: &str) -> Vec<String> {
+    wording::numbers(prompt).iter().map(|n| prompt[n.start..n.end].to_owned()).collect()
+}
+
 impl Plan {
     /// An empty bench for that order.
     #[must_use]

@@ -4,7 +4,9 @@ import type { components, paths } from './schema'
 import { words } from '@/words'
 
 type Schemas = components['schemas']
+export type BenchRung = Schemas['BenchRung']
 export type Block = Schemas['Block']
+export type Change = Schemas['Change']
 export type Checked = Schemas['Checked']
 export type DeskEntry = Schemas['DeskEntry']
 export type DeskLine = Schemas['DeskLine']
@@ -21,6 +23,7 @@ export type Lesson = Schemas['Lesson']
 export type LessonView = Schemas['LessonView']
 export type LineVerdict = Schemas['LineVerdict']
 export type NewLesson = Schemas['NewLesson']
+export type Plan = Schemas['Plan']
 export type Phase = Schemas['Phase']
 export type PhaseKind = Schemas['PhaseKind']
 export type RungView = Schemas['RungView']

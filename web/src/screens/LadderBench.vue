@@ -1,24 +1,25 @@
 <script setup lang="ts">
 /** Makes a ladder: what to practise, how it climbs, and the sheet as it will be. */
-import { ElButton, ElCheckbox, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { ElAlert, ElButton, ElCheckbox, ElDialog, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
+import { computed, onMounted, onUnmounted, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Failure, type LadderOrder, type RungView, type SkillCard, type Stage } from '@/api/client'
+import { api, reply, type Failure, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
+import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
-import RungSheet from '@/components/RungSheet.vue'
+import { useBench } from '@/composables/useBench'
 import { stageNames, strandNames, words } from '@/words'
 
 const props = defineProps<{ lesson: number }>()
 const router = useRouter()
 const cards = ref<SkillCard[]>([])
-const rungs = ref<RungView[]>()
-const failure = ref<Failure>()
-const title = ref('')
+const hangFailure = ref<Failure>()
 const showKey = ref(false)
-const busy = ref(false)
+const hanging = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
 const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null })
 const stages = Object.keys(stageNames) as Stage[]
+const bench = useBench(props.lesson)
+const { plan, rungs, canUndo, canRedo, failure, refused, state, stale } = bench
 
 const find = ref('')
 const grade = ref<number>()
@@ -34,40 +35,63 @@ const chosen = computed(() => cards.value.filter((card) => order.skills.includes
 const fitting = computed(() => cards.value.filter(fits).length)
 const offered = computed(() => cards.value.filter((card) => !order.skills.includes(card.id) && fits(card)))
 
-const methods = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).flatMap((c) => c.methods))
-const suggested = computed(() => cards.value.filter((c) => order.skills.includes(c.id)).map((c) => c.title).join(', '))
+const methods = computed(() => chosen.value.flatMap((card) => card.methods))
+const suggested = computed(() => chosen.value.map((card) => card.title).join(', '))
+const groups = computed(() =>
+  stages
+    .map((stage) => ({ stage, rungs: rungs.value.filter((lying) => lying.rung.stage === stage) }))
+    .filter((group) => group.rungs.length),
+)
 
-let newest = 0
-async function draw(): Promise<void> {
-  const mine = ++newest
-  if (!order.skills.length) {
-    rungs.value = undefined
-    failure.value = undefined
-    return
-  }
-  const answer = await reply(api.POST('/api/ladders/draw', { body: { ...order, method: order.method || null } }))
-  if (mine !== newest) return
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) rungs.value = answer.value
+/** The order of the bench, as it was drawn; a change of ours draws it again. */
+let drawn = ''
+const asked = (): LadderOrder => ({ ...order, skills: [...order.skills], method: order.method || null })
+function takeOrder(from: LadderOrder): void {
+  Object.assign(order, from, { skills: [...from.skills], method: from.method ?? null })
+  drawn = JSON.stringify(asked())
 }
-watch(order, () => {
+watch(order, async () => {
   if (order.method && !methods.value.some((m) => m.id === order.method)) order.method = null
-  void draw()
+  if (JSON.stringify(asked()) === drawn || !order.skills.length) return
+  drawn = JSON.stringify(asked())
+  await bench.draw(asked())
+})
+// Undone or opened again, the choices are those of the ladder that is shown.
+watch(plan, (now) => {
+  if (now && now.rungs.length && JSON.stringify(now.order) !== JSON.stringify(asked())) takeOrder(now.order)
 })
 
+function onKey(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement
+  if (target.matches('input, textarea, [contenteditable]') || event.altKey) return
+  const command = event.ctrlKey || event.metaKey
+  const pressed = event.key.toLowerCase()
+  if (command && pressed === 'z') {
+    event.preventDefault()
+    if (event.shiftKey) bench.redo()
+    else bench.undo()
+  } else if (!command && pressed === 'k') {
+    showKey.value = !showKey.value
+  }
+}
 onMounted(async () => {
-  const answer = await reply(api.GET('/api/skills'))
-  failure.value = answer.ok ? undefined : answer.failure
+  addEventListener('keydown', onKey)
+  const [answer] = await Promise.all([reply(api.GET('/api/skills')), bench.load()])
   if (answer.ok) cards.value = answer.value
+  else failure.value = answer.failure
 })
+onUnmounted(() => removeEventListener('keydown', onKey))
 
 async function hang(): Promise<void> {
-  busy.value = true
-  const body = { title: title.value.trim() || suggested.value, order: { ...order, method: order.method || null } }
+  if (!plan.value) return
+  hanging.value = true
+  const body = { title: plan.value.title.trim() || suggested.value, plan: plan.value }
   const answer = await reply(api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) await router.replace({ name: 'ladder', params: { id: answer.value.id } })
+  hanging.value = false
+  hangFailure.value = answer.ok ? undefined : answer.failure
+  if (!answer.ok) return
+  bench.done()
+  await router.replace({ name: 'ladder', params: { id: answer.value.id } })
 }
 </script>
 
@@ -114,23 +138,50 @@ async function hang(): Promise<void> {
             </el-select>
           </label>
           <el-button :disabled="!order.skills.length" @click="order.seed = newSeed()">{{ words.bench.again }}</el-button>
+          <p class="soft hint">{{ words.bench.againHint }}</p>
         </section>
       </div>
       <section class="paper">
         <div class="paper-head">
-          <el-input v-model="title" size="large" maxlength="120" :placeholder="suggested || words.bench.name" :aria-label="words.bench.name" />
+          <el-input
+            :model-value="plan?.title ?? ''"
+            size="large"
+            maxlength="120"
+            :placeholder="suggested || words.bench.name"
+            :aria-label="words.bench.name"
+            @update:model-value="bench.setTitle"
+          />
           <el-switch v-model="showKey" :active-text="words.bench.key" :aria-label="words.bench.key" />
+          <span class="steps">
+            <el-button :disabled="!canUndo" @click="bench.undo">{{ words.bench.undo }}</el-button>
+            <el-button :disabled="!canRedo" @click="bench.redo">{{ words.bench.redo }}</el-button>
+            <span class="soft state" role="status">{{ words.lesson[state] }}</span>
+          </span>
         </div>
-        <failure-note v-if="failure" :failure="failure" retry @again="draw" />
-        <p v-else-if="!order.skills.length" class="soft pick">{{ words.bench.pick }}</p>
-        <rung-sheet v-else-if="rungs" :rungs="rungs" :key-shown="showKey" />
+        <failure-note v-if="failure" :failure="failure" retry @again="bench.load" />
+        <failure-note v-if="hangFailure" :failure="hangFailure" />
+        <el-alert v-if="refused" class="refused" type="warning" :title="refused" :description="words.bench.refused" show-icon @close="refused = undefined" />
+        <p v-if="!rungs.length" class="soft pick">{{ words.bench.pick }}</p>
+        <section v-for="group in groups" :key="group.stage" class="group">
+          <h3>{{ stageNames[group.stage] }}</h3>
+          <ol class="rungs">
+            <bench-rung-card v-for="lying in group.rungs" :key="lying.key" :lying="lying" :key-shown="showKey" :change="bench.change" />
+          </ol>
+        </section>
         <div class="end">
-          <el-button type="primary" size="large" :disabled="!rungs || !!failure || !order.skills.length" :loading="busy" @click="hang">
+          <el-button type="primary" size="large" :disabled="!rungs.length" :loading="hanging" @click="hang">
             {{ words.bench.hang }}
           </el-button>
         </div>
       </section>
     </div>
+    <el-dialog :model-value="stale !== undefined" :title="words.bench.stale" :show-close="false" :close-on-click-modal="false" :close-on-press-escape="false" width="min(520px, 92vw)">
+      <p>{{ words.lesson.staleHelp }}</p>
+      <template #footer>
+        <el-button size="large" @click="bench.load">{{ words.lesson.staleTheirs }}</el-button>
+        <el-button size="large" type="primary" @click="bench.keepMine">{{ words.lesson.staleMine }}</el-button>
+      </template>
+    </el-dialog>
   </main>
 </template>
 
@@ -216,6 +267,44 @@ section h2 {
 }
 .paper-head > :first-child {
   flex: 1 1 240px;
+}
+.steps {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.steps .el-button {
+  margin: 0;
+}
+.state {
+  min-inline-size: 9ch;
+}
+.hint {
+  margin-block-start: 6px;
+}
+.refused {
+  margin-block-end: 14px;
+}
+.group + .group {
+  margin-block-start: 22px;
+}
+.group h3 {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 0 0 8px;
+}
+.group h3::after {
+  content: '';
+  flex: 1;
+  border-block-start: var(--rail) solid var(--honey);
+}
+.rungs {
+  display: grid;
+  gap: 6px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
 }
 .pick {
   padding-block: 40px;

@@ -17,6 +17,14 @@ const { copy, copied, isSupported } = useClipboard({ legacy: true })
 
 const link = computed(() => (ladder.value ? `${location.origin}${ladder.value.desk}` : ''))
 
+const version = ref<keyof typeof words.ladder.versionNames>('A')
+const strength = ref<keyof typeof words.ladder.strengthNames>('middle')
+const print = (what: string, full = false): string => {
+  const asked = new URLSearchParams({ version: version.value, strength: strength.value })
+  if (full) asked.set('full', 'true')
+  return `/api/ladders/${props.id}/${what}.pdf?${asked}`
+}
+
 async function load(): Promise<void> {
   const answer = await reply(api.GET('/api/ladders/{id}', { params: { path: { id: props.id } } }))
   failure.value = answer.ok ? undefined : answer.failure
@@ -39,9 +47,17 @@ async function allow(hints: number): Promise<void> {
       <router-link :to="{ name: 'lesson', params: { id: ladder.lesson } }">{{ words.bench.back }}</router-link>
       <h1>{{ ladder.title }}</h1>
       <div class="actions">
-        <a class="print" :href="`/api/ladders/${id}/sheet.pdf`" target="_blank" rel="noopener">{{ words.ladder.sheet }}</a>
-        <a class="print" :href="`/api/ladders/${id}/key.pdf`" target="_blank" rel="noopener">{{ words.ladder.key }}</a>
-        <a class="print" :href="`/api/ladders/${id}/key.pdf?full=true`" target="_blank" rel="noopener">{{ words.ladder.fullKey }}</a>
+        <template v-if="ladder.versions">
+          <el-select v-model="version" size="large" class="which" :aria-label="words.ladder.version">
+            <el-option v-for="(name, letter) in words.ladder.versionNames" :key="letter" :label="name" :value="letter" />
+          </el-select>
+          <el-select v-model="strength" size="large" class="which" :aria-label="words.ladder.strength">
+            <el-option v-for="(name, whom) in words.ladder.strengthNames" :key="whom" :label="`${words.ladder.strength} ${name}`" :value="whom" />
+          </el-select>
+        </template>
+        <a class="print" :href="print('sheet')" target="_blank" rel="noopener">{{ words.ladder.sheet }}</a>
+        <a class="print" :href="print('key')" target="_blank" rel="noopener">{{ words.ladder.key }}</a>
+        <a class="print" :href="print('key', true)" target="_blank" rel="noopener">{{ words.ladder.fullKey }}</a>
         <div class="link">
           <el-input :model-value="link" readonly :aria-label="words.ladder.link" size="large">
             <template #prepend>{{ words.ladder.link }}</template>
@@ -84,6 +100,9 @@ async function allow(hints: number): Promise<void> {
 }
 .print:hover {
   background: var(--honey-pale);
+}
+.which {
+  inline-size: 190px;
 }
 .link {
   display: flex;

@@ -52,7 +52,10 @@ pub fn beside(at: Point, away: Point, text: &str) -> Label {
     } else {
         Anchor::Middle
     };
-    let place = plus(at, away, if anchor == Anchor::Middle { 16.0 } else { 10.0 });
+    // Beside a line that slants, a label needs more room than beside one that stands.
+    let slant = (away[0] * away[1]).abs();
+    let gap = if anchor == Anchor::Middle { 16.0 } else { 10.0 };
+    let place = plus(at, away, slant.mul_add(20.0, gap));
     Label::math(place[0], place[1], anchor, text)
 }
 

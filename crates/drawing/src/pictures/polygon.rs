@@ -148,7 +148,7 @@ impl Around<'_> {
         scene.shapes.push(Shape::Curve { points, tone: Tone::Deep, width: 2.0, dashed: false });
         let half = (sweep.abs() / 2.0).to_radians().sin().max(0.1);
         // A narrow angle has room for its label only further in.
-        let reach = (13.0 / half).clamp(ARC + 18.0, 84.0);
+        let reach = (12.0 / half + 16.0).clamp(ARC + 20.0, 96.0);
         let place = plus(at, at_degrees(from + sweep / 2.0), reach);
         scene.labels.push(Label::math(place[0], place[1], Anchor::Middle, text));
     }

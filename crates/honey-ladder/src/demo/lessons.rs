@@ -1,7 +1,8 @@
 //! The lessons of the demo world. Their workings are computed and proved like any other.
 
 use teaching::Lesson;
-use teaching::ladder::{Ladder, LadderOrder};
+use teaching::bench::{Change, Plan, change};
+use teaching::ladder::LadderOrder;
 use teaching::lesson::{Block, PhaseKind, Slide};
 use teaching::skill::Strand;
 use teaching::typed::work;
@@ -11,7 +12,7 @@ pub struct DemoLesson {
     /// The lesson.
     pub lesson: Lesson,
     /// Its ladder, with its title.
-    pub ladder: Option<(String, Ladder)>,
+    pub ladder: Option<(String, Plan)>,
 }
 
 /// A slide in the making: phase, minutes, heading, notes, blocks.
@@ -70,10 +71,11 @@ fn block(part: Part) -> Result<Block, String> {
     })
 }
 
-fn ladder(title: &str, skills: &[&str], seed: u64) -> Result<Option<(String, Ladder)>, String> {
+fn ladder(title: &str, skills: &[&str], seed: u64) -> Result<Option<(String, Plan)>, String> {
     let skills = skills.iter().map(|&id| id.to_owned()).collect();
     let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None };
-    Ok(Some((title.to_owned(), Ladder::make(&order).map_err(|why| why.says())?)))
+    let drawn = change(&Plan::new(order.clone()), &Change::Draw { order });
+    Ok(Some((title.to_owned(), drawn.map_err(|refused| refused.says)?)))
 }
 
 fn scaling_the_feed() -> Result<DemoLesson, String> {

@@ -14,15 +14,18 @@ use drawing::Scene;
 use serde::{Deserialize, Serialize};
 use store::ladder::{KeptLadder, LadderId};
 use store::lesson::LessonId;
+use teaching::bench::{Change, Plan, Strength, Version, change, sheet};
 use teaching::desk::JudgedLine;
-use teaching::ladder::{Ladder, LadderOrder, Rung};
+use teaching::ladder::{Ladder, Rung};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
+/// The longest title of a ladder, in characters.
+pub(crate) const LONGEST_TITLE: usize = 120;
+
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
-        .routes(routes!(draw_ladder))
         .routes(routes!(ladders_of_lesson, hang_ladder))
         .routes(routes!(open_ladder))
         .routes(routes!(sheet_pdf))
@@ -33,12 +36,19 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 
 /// A rung with its place and its picture.
 #[derive(Serialize, ToSchema)]
-struct RungView {
+pub(crate) struct RungView {
     /// From 1.
     number: usize,
     rung: Rung,
     #[serde(skip_serializing_if = "Option::is_none")]
     scene: Option<Scene>,
+}
+
+impl RungView {
+    /// The rung at that place, counted from 0.
+    pub(crate) fn of(index: usize, rung: Rung) -> Self {
+        Self { number: index + 1, scene: rung.figure.as_ref().map(drawing::draw), rung }
+    }
 }
 
 /// A ladder, opened.
@@ -52,6 +62,8 @@ struct LadderView {
     /// The strongest hint that students are given there, from 0 to 3.
     hints: u8,
     seed: u64,
+    /// Whether other versions of it can be printed.
+    versions: bool,
     rungs: Vec<RungView>,
 }
 
@@ -68,7 +80,8 @@ struct LadderEntry {
 #[derive(Deserialize, ToSchema)]
 struct NewLadder {
     title: String,
-    order: LadderOrder,
+    /// What it is made of; a plan without rungs is drawn for its order.
+    plan: Plan,
 }
 
 /// What a student wrote.
@@ -96,10 +109,18 @@ struct Hints {
     hints: u8,
 }
 
-/// How much a key holds.
+/// Which sheet of a ladder is meant.
 #[derive(Deserialize, IntoParams)]
-struct KeyQuery {
-    /// With every working.
+struct SheetQuery {
+    /// `A` is the ladder itself; `B` and `C` have other numbers.
+    #[serde(default)]
+    #[param(inline)]
+    version: Version,
+    /// `middle` is the ladder itself; `basic` has more to get a grip on, `advanced` more to climb.
+    #[serde(default)]
+    #[param(inline)]
+    strength: Strength,
+    /// A key with every working.
     #[serde(default)]
     full: bool,
 }
@@ -109,26 +130,7 @@ fn desk_path(link: &str) -> String {
 }
 
 fn views(rungs: Vec<Rung>) -> Vec<RungView> {
-    let view = |(index, rung): (usize, Rung)| RungView {
-        number: index + 1,
-        scene: rung.figure.as_ref().map(drawing::draw),
-        rung,
-    };
-    rungs.into_iter().enumerate().map(view).collect()
-}
-
-async fn made(order: LadderOrder) -> Result<Ladder, ApiError> {
-    compute(move || Ladder::make(&order)).await?.map_err(|why| ApiError::bad(why.says()))
-}
-
-/// Draws a ladder without keeping it: the same order gives the same ladder.
-#[utoipa::path(post, path = "/api/ladders/draw", request_body = LadderOrder,
-    responses((status = 200, body = Vec<RungView>), (status = "default", body = Failure)))]
-async fn draw_ladder(
-    _teacher: SignedIn,
-    Body(order): Body<LadderOrder>,
-) -> Result<Json<Vec<RungView>>, ApiError> {
-    Ok(Json(views(made(order).await?.rungs)))
+    rungs.into_iter().enumerate().map(|(index, rung)| RungView::of(index, rung)).collect()
 }
 
 /// Hangs a ladder on a lesson.
@@ -142,11 +144,18 @@ async fn hang_ladder(
     Body(new): Body<NewLadder>,
 ) -> Result<Json<Made>, ApiError> {
     let title = new.title.trim();
-    if title.is_empty() || title.chars().count() > 120 {
+    if title.is_empty() || title.chars().count() > LONGEST_TITLE {
         return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
     }
-    let ladder = made(new.order).await?;
-    let id = store::ladder::create(&app.db, teacher.0, lesson, title, &ladder).await?;
+    let mut plan = new.plan;
+    let (plan, ladder) = compute(move || {
+        if plan.rungs.is_empty() {
+            plan = change(&plan, &Change::Draw { order: plan.order.clone() })?;
+        }
+        plan.ladder().map(|ladder| (plan, ladder))
+    })
+    .await??;
+    let id = store::ladder::create(&app.db, teacher.0, lesson, title, &ladder, Some(&plan)).await?;
     Ok(Json(Made { id }))
 }
 
@@ -184,53 +193,86 @@ async fn open_ladder(
         desk: desk_path(&kept.link),
         hints: kept.hints,
         seed: kept.ladder.seed,
+        versions: kept.plan.is_some(),
         rungs: views(kept.ladder.rungs),
     }))
 }
 
 /// The sheet for students, as PDF.
-#[utoipa::path(get, path = "/api/ladders/{id}/sheet.pdf", params(("id" = u64, Path)),
+#[utoipa::path(get, path = "/api/ladders/{id}/sheet.pdf", params(("id" = u64, Path), SheetQuery),
     responses((status = 200, content_type = "application/pdf", body = Vec<u8>),
               (status = "default", body = Failure)))]
 async fn sheet_pdf(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
+    Query(asked): Query<SheetQuery>,
 ) -> Result<Response, ApiError> {
-    print(app, teacher, id, "sheet", paper::sheets::ladder::sheet).await
+    print(app, teacher, id, &asked, "sheet", paper::sheets::ladder::sheet).await
 }
 
 /// The key, as PDF.
-#[utoipa::path(get, path = "/api/ladders/{id}/key.pdf", params(("id" = u64, Path), KeyQuery),
+#[utoipa::path(get, path = "/api/ladders/{id}/key.pdf", params(("id" = u64, Path), SheetQuery),
     responses((status = 200, content_type = "application/pdf", body = Vec<u8>),
               (status = "default", body = Failure)))]
 async fn key_pdf(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
-    Query(asked): Query<KeyQuery>,
+    Query(asked): Query<SheetQuery>,
 ) -> Result<Response, ApiError> {
     let what = if asked.full { "full-key" } else { "key" };
-    let make =
-        move |title: &str, ladder: &Ladder| paper::sheets::ladder::key(title, ladder, asked.full);
-    print(app, teacher, id, what, make).await
+    let full = asked.full;
+    let make = move |title: &str, ladder: &Ladder| paper::sheets::ladder::key(title, ladder, full);
+    print(app, teacher, id, &asked, what, make).await
+}
+
+/// The ladder itself, or another sheet that is made of its plan.
+fn asked_sheet(kept: &KeptLadder, asked: (Version, Strength)) -> Result<Ladder, ApiError> {
+    if asked == (Version::A, Strength::Middle) {
+        return Ok(kept.ladder.clone());
+    }
+    let plan = kept.plan.as_ref().ok_or_else(|| {
+        ApiError::bad("Only one version of this ladder was kept. Make it again on the bench.")
+    })?;
+    Ok(sheet(plan, asked.0, asked.1)?)
+}
+
+/// What stands above a sheet: its title, the version, and whom it is for.
+fn sheet_title(title: &str, version: Version, strength: Strength) -> String {
+    let version = match version {
+        Version::A => "",
+        Version::B => " (B)",
+        Version::C => " (C)",
+    };
+    // One dot more for each strength: a mark that does not tell a student where they stand.
+    let strength = match strength {
+        Strength::Basic => " ·",
+        Strength::Middle => "",
+        Strength::Advanced => " ···",
+    };
+    format!("{title}{version}{strength}")
 }
 
 async fn print(
     app: App,
     teacher: SignedIn,
     id: LadderId,
+    asked: &SheetQuery,
     what: &str,
     make: impl FnOnce(&str, &Ladder) -> Result<paper::Pdf, paper::PaperError> + Send + 'static,
 ) -> Result<Response, ApiError> {
     let kept = store::ladder::find(&app.db, teacher.0, id).await?;
     let permit = app.sheets.clone().acquire_owned().await.map_err(|e| ApiError::internal(&e))?;
+    let (version, strength) = (asked.version, asked.strength);
     let made = compute(move || {
         let _permit = permit;
-        make(&kept.title, &kept.ladder)
+        let ladder = asked_sheet(&kept, (version, strength))?;
+        let title = sheet_title(&kept.title, version, strength);
+        make(&title, &ladder).map_err(|error| ApiError::internal(&error))
     });
-    let pdf = made.await?.map_err(|error| ApiError::internal(&error))?;
-    let name = format!("inline; filename=\"ladder-{id}-{what}.pdf\"");
+    let pdf = made.await??;
+    let name = format!("inline; filename=\"ladder-{id}-{what}-{version:?}.pdf\"");
     let headers = [(CONTENT_TYPE, "application/pdf".to_owned()), (CONTENT_DISPOSITION, name)];
     Ok((headers, pdf.bytes).into_response())
 }

@@ -2,7 +2,7 @@
 
 use super::{Refused, wording};
 use crate::draw::{Draw, Made};
-use crate::ladder::{Answer, NoLadder, Rung, prove};
+use crate::ladder::{Answer, MOST_RUNGS, NoLadder, Rung, prove};
 use crate::problem::Posed;
 use crate::skill::{Skill, Stage};
 use crate::skills;
@@ -81,6 +81,9 @@ impl Drawn {
     /// The problem, not proved yet, with every draw that was made for it.
     pub(super) fn posed(&self) -> Result<(Posed, Vec<Made>), Refused> {
         let skill = self.skill()?;
+        if self.index > MOST_RUNGS * 2 || self.replaced.len() > MOST_RUNGS {
+            return Err(Refused::because("This rung is no rung of a ladder. Draw it again."));
+        }
         let label = format!("{}/{}/{}/{}", self.skill, self.stage.name(), self.index, self.attempt);
         let instead = self.replaced.iter().map(|one| (one.draw as usize, one.with)).collect();
         let mut draw = Draw::new(self.seed, &label).instead(instead);
@@ -117,6 +120,12 @@ impl Placed {
             Source::Drawn(drawn) => drawn.stage,
             Source::Typed { stage, .. } => *stage,
         }
+    }
+
+    /// Whether its problem was typed by hand.
+    #[must_use]
+    pub const fn is_typed(&self) -> bool {
+        matches!(self.source, Source::Typed { .. })
     }
 
     /// The rung, proved, in the teacher's own words where there are any.

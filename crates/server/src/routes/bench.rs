@@ -1,0 +1,147 @@
+//! The ladder bench: a ladder while it is being made.
+
+use crate::app::{App, compute};
+use crate::body::Body;
+use crate::error::{ApiError, Failure};
+use crate::routes::ladders::RungView;
+use crate::session::SignedIn;
+use axum::Json;
+use axum::extract::{Path, State};
+use serde::{Deserialize, Serialize};
+use store::lesson::LessonId;
+use teaching::bench::{Change, Plan, Refused, change, numbers_of};
+use teaching::ladder::LadderOrder;
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+/// Rungs of each stage on a bench on which nothing was begun.
+const RUNGS: usize = 3;
+
+pub(crate) fn router() -> OpenApiRouter<App> {
+    OpenApiRouter::new().routes(routes!(open_bench, save_bench)).routes(routes!(change_bench))
+}
+
+/// A rung as it lies on the bench.
+#[derive(Serialize, ToSchema)]
+struct BenchRung {
+    /// Its key, which stays the same while it is moved and changed.
+    key: u32,
+    locked: bool,
+    /// Whether it stands in the teacher's own words.
+    worded: bool,
+    /// Whether its problem was typed by hand.
+    typed: bool,
+    /// The numbers of its prompt, in their order.
+    numbers: Vec<String>,
+    #[serde(flatten)]
+    view: RungView,
+}
+
+/// What lies on the bench.
+#[derive(Serialize, ToSchema)]
+struct BenchMade {
+    plan: Plan,
+    rungs: Vec<BenchRung>,
+}
+
+/// The bench of a lesson, opened.
+#[derive(Serialize, ToSchema)]
+struct BenchView {
+    /// What a save must be based on.
+    revision: u32,
+    #[serde(flatten)]
+    made: BenchMade,
+}
+
+/// A draft to be kept.
+#[derive(Deserialize, ToSchema)]
+struct ChangedBench {
+    /// The revision that was changed.
+    based_on: u32,
+    plan: Plan,
+}
+
+/// The revision that a draft has now.
+#[derive(Serialize, ToSchema)]
+struct Kept {
+    revision: u32,
+}
+
+/// A change to be made.
+#[derive(Deserialize, ToSchema)]
+struct AskedChange {
+    plan: Plan,
+    change: Change,
+}
+
+impl From<Refused> for ApiError {
+    fn from(refused: Refused) -> Self {
+        Self::bad(refused.says)
+    }
+}
+
+fn made(plan: Plan) -> Result<BenchMade, Refused> {
+    let rungs = plan.made()?;
+    let lying = plan.rungs.iter().zip(rungs).enumerate().map(|(index, (placed, rung))| BenchRung {
+        key: placed.key,
+        locked: placed.locked,
+        worded: placed.wording.is_some(),
+        typed: placed.is_typed(),
+        numbers: numbers_of(&rung.prompt),
+        view: RungView::of(index, rung),
+    });
+    Ok(BenchMade { rungs: lying.collect(), plan })
+}
+
+/// The draft of a lesson's ladder, or an empty bench.
+#[utoipa::path(get, path = "/api/lessons/{id}/bench", params(("id" = u64, Path)),
+    responses((status = 200, body = BenchView), (status = "default", body = Failure)))]
+async fn open_bench(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(lesson): Path<LessonId>,
+) -> Result<Json<BenchView>, ApiError> {
+    let kept = store::bench::find(&app.db, teacher.0, lesson).await?;
+    let (revision, plan) = kept.map_or_else(
+        || {
+            let (grip, tilt, climb) = (RUNGS, RUNGS, RUNGS);
+            let order =
+                LadderOrder { skills: Vec::new(), grip, tilt, climb, seed: lesson, method: None };
+            (0, Plan::new(order))
+        },
+        |kept| (kept.revision, kept.plan),
+    );
+    let made = compute(move || made(plan)).await??;
+    Ok(Json(BenchView { revision, made }))
+}
+
+/// Keeps the draft of a lesson's ladder.
+#[utoipa::path(put, path = "/api/lessons/{id}/bench", params(("id" = u64, Path)),
+    request_body = ChangedBench,
+    responses((status = 200, body = Kept), (status = "default", body = Failure)))]
+async fn save_bench(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(lesson): Path<LessonId>,
+    Body(changed): Body<ChangedBench>,
+) -> Result<Json<Kept>, ApiError> {
+    let ChangedBench { based_on, plan } = changed;
+    if plan.title.chars().count() > super::ladders::LONGEST_TITLE {
+        return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
+    }
+    // What cannot be made is not kept either.
+    let plan = compute(move || plan.made().map(|_| plan)).await??;
+    let revision = store::bench::save(&app.db, teacher.0, lesson, based_on, &plan).await?;
+    Ok(Json(Kept { revision }))
+}
+
+/// Makes one change on the bench; it is kept only when it is saved.
+#[utoipa::path(post, path = "/api/bench/change", request_body = AskedChange,
+    responses((status = 200, body = BenchMade), (status = "default", body = Failure)))]
+async fn change_bench(
+    _teacher: SignedIn,
+    Body(asked): Body<AskedChange>,
+) -> Result<Json<BenchMade>, ApiError> {
+    Ok(Json(compute(move || change(&asked.plan, &asked.change).and_then(made)).await??))
+}
