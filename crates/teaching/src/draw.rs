@@ -61,7 +61,7 @@ impl Draw {
 
     /// A whole number from `low` to `high`, both included; every one equally likely.
     pub fn between(&mut self, low: i64, high: i64) -> i64 {
-        let drawn = self.from_stream(low, high);
+        let drawn = self.next_of_stream(low, high);
         let told = self.instead.get(&self.made.len()).copied();
         // What could not have been drawn is not taken.
         let drawn = told.filter(|told| (low..=high).contains(told)).unwrap_or(drawn);
@@ -69,7 +69,7 @@ impl Draw {
         drawn
     }
 
-    fn from_stream(&mut self, low: i64, high: i64) -> i64 {
+    fn next_of_stream(&mut self, low: i64, high: i64) -> i64 {
         let size = u64::try_from(high.saturating_sub(low)).unwrap_or(0).saturating_add(1);
         // The largest multiple of `size` that fits: draws beyond it would favour small results.
         let limit = u64::MAX - u64::MAX % size;

@@ -162,7 +162,7 @@ fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAns
             // Linear equations and proportions have workings of their own.
             if assumed.is_empty()
                 && !request.quantities
-                && let Ok(found) = typed::work(&request.problem, method)
+                && let Some(Ok(found)) = typed::one_unknown(&request.problem, method)
             {
                 return solved(id, found);
             }

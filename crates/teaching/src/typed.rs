@@ -1,8 +1,14 @@
 //! A typed problem, recognised and given its working.
 
+mod general;
+mod tasks_in_words;
+mod words;
+
+pub(crate) use general::line as working_line;
+
 use crate::desk::DeskLine;
 use crate::skills;
-use crate::words;
+use crate::words::unreadable;
 use crate::working::{Draft, Working, WorkingLine};
 use algebra::read::Mend;
 use algebra::solve::{
@@ -52,36 +58,57 @@ pub struct NoWorking {
     pub mend: Option<Mend>,
 }
 
-const CAN_DO: &str = "Type a linear equation such as 3(2x - 5) = 27, or a proportion with one \
-                      missing term such as n/6 = 10/15.";
+const CAN_DO: &str = "Type an equation such as 3(2x - 5) = 27, an expression such as 3/4 + 1/8, or a task \
+                      such as “15% of 60” or “factorise x^2 + 5x + 6”.";
 
 /// The working of what a teacher typed, by `method` or the usual one.
 ///
 /// # Errors
 /// [`NoWorking`] with a sentence that says what to do.
 pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
-    let line = read_line(problem)
-        .map_err(|error| NoWorking {
-            says: words::unreadable(&error),
-            at: Some((error.span.start, error.span.end)),
-            mend: error.mend,
-        })?
-        .line;
-    let no = |says: String| NoWorking { says, at: None, mend: None };
-    let letters: Vec<String> = line.symbols().into_iter().collect();
-    let [letter] = &letters[..] else {
-        return Err(no(match letters.len() {
-            0 => format!("There is no unknown in this. {CAN_DO}"),
-            _ => format!("There is more than one letter in this. {CAN_DO}"),
-        }));
-    };
-    if line.as_equation().is_none() {
-        return Err(no(format!("This is not an equation. {CAN_DO}")));
+    if let Some(found) = in_words(problem) {
+        return Ok(found);
     }
+    if let Some(found) = one_unknown(problem, method) {
+        return found;
+    }
+    general::work(problem, method)
+}
+
+fn no(says: impl Into<String>) -> NoWorking {
+    NoWorking { says: says.into(), at: None, mend: None }
+}
+
+/// A task in words, when it is one and its working is proved.
+fn in_words(problem: &str) -> Option<TypedWorking> {
+    let task = tasks_in_words::recognise(problem)?;
+    let card = skills::find(task.skill)?.card();
+    let method = card.methods.iter().find(|method| method.id == task.method)?;
+    let working = Working::from(task.lines).verified().ok()?;
+    let first = working.iter().find(|line| line.role == "starts")?;
+    Some(TypedWorking {
+        problem: problem.trim().to_owned(),
+        latex: first.latex.clone(),
+        skill: card.id.into(),
+        title: card.title.into(),
+        method: method.id.into(),
+        methods: vec![MethodChoice { id: method.id.into(), title: method.title.into() }],
+        working,
+    })
+}
+
+/// A linear equation or a proportion by a method of its skill; `None` for everything else.
+pub(crate) fn one_unknown(
+    problem: &str,
+    method: Option<&str>,
+) -> Option<Result<TypedWorking, NoWorking>> {
+    let line = read_line(problem).ok()?.line;
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    let [letter] = &letters[..] else { return None };
+    line.as_equation()?;
     let skill_id =
         if Proportion::of(&line).is_some() { "ratio.missing-term" } else { "equations.linear" };
-    let card = skills::find(skill_id).map(|skill| skill.card());
-    let card = card.ok_or_else(|| no(CAN_DO.into()))?;
+    let card = skills::find(skill_id).map(|skill| skill.card())?;
     let fitting: Vec<_> =
         card.methods.iter().filter(|m| steps(&line, letter, m.id).is_ok()).collect();
     let chosen = match method {
@@ -89,20 +116,14 @@ pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorki
         None => fitting.first(),
     };
     let Some(chosen) = chosen else {
-        return Err(no(if fitting.is_empty() {
-            format!("This equation is not linear, so it cannot be worked here yet. {CAN_DO}")
-        } else {
-            "That method does not fit this problem. Choose another one.".into()
-        }));
+        let says = "That method does not fit this problem. Choose another one.";
+        return (!fitting.is_empty()).then(|| Err(no(says)));
     };
-    let steps = steps(&line, letter, chosen.id).map_err(|_| no(CAN_DO.into()))?;
-    let working = Working(steps.into_iter().map(Draft::from).collect());
-    let working = working.verified().map_err(|line| {
-        no(format!("The working could not be proved at “{}”, so it is not shown.", line.text))
-    })?;
+    let steps = steps(&line, letter, chosen.id).ok()?;
+    let working = Working(steps.into_iter().map(Draft::from).collect()).verified().ok()?;
     let choice =
         |m: &&crate::skill::Method| MethodChoice { id: m.id.into(), title: m.title.into() };
-    Ok(TypedWorking {
+    Some(Ok(TypedWorking {
         problem: problem.trim().to_owned(),
         latex: algebra::write::latex_line(&line),
         skill: card.id.into(),
@@ -110,7 +131,7 @@ pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorki
         method: chosen.id.into(),
         methods: fitting.iter().map(choice).collect(),
         working,
-    })
+    }))
 }
 
 /// The working of a problem written in the mathematics field or typed plainly.
@@ -129,7 +150,7 @@ pub fn work_written(problem: &DeskLine, method: Option<&str>) -> Result<TypedWor
             let says = format!("No mathematics was found in this. {CAN_DO}");
             Err(NoWorking { says, at: None, mend: None })
         }
-        Err(error) => Err(NoWorking { says: words::unreadable(&error), at: None, mend: None }),
+        Err(error) => Err(NoWorking { says: unreadable(&error), at: None, mend: None }),
     }
 }
 
@@ -158,13 +179,10 @@ mod tests {
             ("5x+3 = 2x+12",   "equations.linear",   1, "x = 3"),
             ("0.5y = 4",       "equations.linear",   2, "y = 8"),
             ("2(x+1) = 2x",    "equations.linear",   1, "no solution"),
-            ("6/n = 3",        "equations.linear",   0, ""),
+            ("6/n = 3",        "equations.rational", 1, "n = 2"),
+            ("x^2 - 5x + 6 = 0", "equations.quadratic", 3, "x = 2 or x = 3"),
         ] {
             let found = work(problem, None);
-            if methods == 0 {
-                assert!(found.is_err(), "{problem}");
-                continue;
-            }
             let found = found.unwrap_or_else(|why| panic!("{problem}: {}", why.says));
             assert_eq!((found.skill.as_str(), found.methods.len()), (skill, methods), "{problem}");
             assert_eq!(found.working.last().map(|l| l.math.as_str()), Some(last), "{problem}");
@@ -192,10 +210,9 @@ mod tests {
         for (problem, says) in [
             ("",          "There is nothing on this line yet."),
             ("3(2x",      "This “(” is never closed."),
-            ("5 + 3",     "There is no unknown in this."),
-            ("x + y = 3", "There is more than one letter in this."),
-            ("x^2 = 4",   "This equation is not linear"),
-            ("x < 3",     "This is not an equation."),
+            ("x^x = 4",   "This could not be worked"),
+            ("two bees",  "“bees” was not recognised."),
+            ("A = b h",   "This could not be worked"),
         ] {
             let found = work(problem, None).expect_err(problem);
             assert!(found.says.starts_with(says), "{problem}: {}", found.says);

@@ -3,11 +3,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { BenchRung, Change } from '@/api/client'
-import MathLine from './MathLine.vue'
-import MathText from './MathText.vue'
-import SceneView from './SceneView.vue'
-import VerdictMark from './VerdictMark.vue'
-import WorkingLines from './WorkingLines.vue'
+import RungFace from './RungFace.vue'
 import { words } from '@/words'
 
 const props = defineProps<{ lying: BenchRung; keyShown: boolean; change: (asked: Change) => Promise<boolean> }>()
@@ -51,70 +47,51 @@ function setWords(): void {
 </script>
 
 <template>
-  <li class="rung" :class="{ locked: lying.locked, editing }" :aria-busy="busy">
-    <span class="number" aria-hidden="true">{{ lying.number }}</span>
-    <div class="body">
-      <p class="prompt"><math-text :text="lying.rung.prompt" /></p>
-      <scene-view v-if="lying.scene" :scene="lying.scene" class="scene" />
-      <template v-if="keyShown">
-        <p class="answer">
-          <strong>{{ words.ladder.answer }}:</strong> {{ ' ' }}
-          <template v-if="lying.rung.story || !lying.rung.answer.latex">{{ lying.rung.answer.text }}</template>
-          <math-line v-else :latex="lying.rung.answer.latex" />
-        </p>
-        <working-lines :lines="lying.rung.working">
-          <template #mark="{ line }"><verdict-mark :word="line.verdict" :size="18" bare /></template>
-        </working-lines>
-      </template>
-      <div class="tools" role="group" :aria-label="words.ladder.rung(lying.number)">
-        <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.reroll)" @click="make({ kind: 'reroll', key })">{{ words.bench.reroll }}</el-button>
-        <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.easier)" @click="make({ kind: 'easier', key })">{{ words.bench.easier }}</el-button>
-        <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.harder)" @click="make({ kind: 'harder', key })">{{ words.bench.harder }}</el-button>
-        <el-button size="small" :aria-expanded="editing" :aria-label="label(words.bench.edit)" @click="editing = !editing">{{ words.bench.edit }}</el-button>
-        <el-button size="small" :aria-label="label(words.bench.up)" @click="make({ kind: 'move', key, by: -1 })">↑</el-button>
-        <el-button size="small" :aria-label="label(words.bench.down)" @click="make({ kind: 'move', key, by: 1 })">↓</el-button>
-        <el-button size="small" :aria-pressed="lying.locked" :type="lying.locked ? 'primary' : undefined" :aria-label="label(words.bench.lock)" @click="make({ kind: 'lock', key, locked: !lying.locked })">
-          {{ lying.locked ? words.bench.locked : words.bench.lock }}
-        </el-button>
-        <el-button size="small" :aria-label="label(words.bench.remove)" @click="make({ kind: 'remove', key })">{{ words.bench.remove }}</el-button>
-      </div>
-      <div v-if="editing" class="edit">
-        <div v-if="numbers.length && !lying.typed && !lying.worded" class="field">
-          <span>{{ words.bench.numbers }}</span>
-          <div class="numbers">
-            <el-input
-              v-for="(_, at) in numbers"
-              :key="at"
-              v-model="numbers[at]"
-              maxlength="12"
-              inputmode="decimal"
-              :aria-label="words.bench.number(at + 1)"
-              @change="setNumber(at)"
-            />
-          </div>
-        </div>
-        <label class="field">
-          <span>{{ words.bench.wording }}</span>
-          <el-input v-model="text" type="textarea" autosize maxlength="600" @change="setWords" />
-          <el-button v-if="lying.worded" size="small" class="back" @click="make({ kind: 'wording', key, text: null })">{{ words.bench.ownWords }}</el-button>
-        </label>
-        <form class="field" @submit.prevent="type">
-          <span aria-hidden="true">{{ words.bench.typed }}</span>
-          <el-input v-model="problem" maxlength="300" :placeholder="words.bench.typedHint" :aria-label="words.bench.typed">
-            <template #append><el-button native-type="submit">{{ words.bench.take }}</el-button></template>
-          </el-input>
-        </form>
-      </div>
+  <rung-face :view="lying" :key-shown="keyShown" class="rung" :class="{ locked: lying.locked, editing }" :aria-busy="busy">
+    <div class="tools" role="group" :aria-label="words.ladder.rung(lying.number)">
+      <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.reroll)" @click="make({ kind: 'reroll', key })">{{ words.bench.reroll }}</el-button>
+      <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.easier)" @click="make({ kind: 'easier', key })">{{ words.bench.easier }}</el-button>
+      <el-button size="small" :disabled="lying.typed" :aria-label="label(words.bench.harder)" @click="make({ kind: 'harder', key })">{{ words.bench.harder }}</el-button>
+      <el-button size="small" :aria-expanded="editing" :aria-label="label(words.bench.edit)" @click="editing = !editing">{{ words.bench.edit }}</el-button>
+      <el-button size="small" :aria-label="label(words.bench.up)" @click="make({ kind: 'move', key, by: -1 })">↑</el-button>
+      <el-button size="small" :aria-label="label(words.bench.down)" @click="make({ kind: 'move', key, by: 1 })">↓</el-button>
+      <el-button size="small" :aria-pressed="lying.locked" :type="lying.locked ? 'primary' : undefined" :aria-label="label(words.bench.lock)" @click="make({ kind: 'lock', key, locked: !lying.locked })">
+        {{ lying.locked ? words.bench.locked : words.bench.lock }}
+      </el-button>
+      <el-button size="small" :aria-label="label(words.bench.remove)" @click="make({ kind: 'remove', key })">{{ words.bench.remove }}</el-button>
     </div>
-  </li>
+    <div v-if="editing" class="edit">
+      <div v-if="numbers.length && !lying.typed && !lying.worded" class="field">
+        <span>{{ words.bench.numbers }}</span>
+        <div class="numbers">
+          <el-input
+            v-for="(_, at) in numbers"
+            :key="at"
+            v-model="numbers[at]"
+            maxlength="12"
+            inputmode="decimal"
+            :aria-label="words.bench.number(at + 1)"
+            @change="setNumber(at)"
+          />
+        </div>
+      </div>
+      <label class="field">
+        <span>{{ words.bench.wording }}</span>
+        <el-input v-model="text" type="textarea" autosize maxlength="600" @change="setWords" />
+        <el-button v-if="lying.worded" size="small" class="back" @click="make({ kind: 'wording', key, text: null })">{{ words.bench.ownWords }}</el-button>
+      </label>
+      <form class="field" @submit.prevent="type">
+        <span aria-hidden="true">{{ words.bench.typed }}</span>
+        <el-input v-model="problem" maxlength="300" :placeholder="words.bench.typedHint" :aria-label="words.bench.typed">
+          <template #append><el-button native-type="submit">{{ words.bench.take }}</el-button></template>
+        </el-input>
+      </form>
+    </div>
+  </rung-face>
 </template>
 
 <style scoped>
 .rung {
-  display: grid;
-  grid-template-columns: 40px minmax(0, 1fr);
-  gap: 12px;
-  align-items: start;
   padding: 8px 10px;
   margin-inline: -10px;
   border-radius: var(--radius);
@@ -125,30 +102,6 @@ function setWords(): void {
 }
 .rung.locked {
   box-shadow: inset 4px 0 0 var(--honey);
-}
-.number {
-  display: grid;
-  place-items: center;
-  inline-size: 38px;
-  block-size: 33px;
-  clip-path: polygon(25% 0, 75% 0, 100% 50%, 75% 100%, 25% 100%, 0 50%);
-  background: var(--honey-pale);
-  font-weight: 700;
-}
-.body {
-  display: grid;
-  gap: 10px;
-  min-inline-size: 0;
-  padding-block-start: 3px;
-}
-.prompt {
-  overflow-wrap: anywhere;
-}
-.answer {
-  justify-self: start;
-  padding: 4px 10px;
-  border-radius: 6px;
-  background: var(--honey-pale);
 }
 .tools {
   display: flex;

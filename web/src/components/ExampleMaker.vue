@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Types a problem and gets its working, by the method of the class. */
-import { ElButton, ElOption, ElSelect } from 'element-plus'
+import { ElButton, ElInput, ElOption, ElSelect } from 'element-plus'
 import { ref, useTemplateRef, watch } from 'vue'
 import type { TypedWorking } from '@/api/client'
 import { useWorking } from '@/composables/useWorking'
@@ -12,11 +12,20 @@ import { words } from '@/words'
 
 const emit = defineEmits<{ keep: [example: TypedWorking]; cancel: [] }>()
 const latex = ref('')
+const inWords = ref('')
 const method = ref<string>()
 const { working, failure, busy, work } = useWorking()
 
+/** What stands in the field that was used last is worked. */
+const worded = ref(false)
 function go(): void {
-  void work({ text: latex.value, latex: true }, method.value)
+  const problem = worded.value ? { text: inWords.value, latex: false } : { text: latex.value, latex: true }
+  void work(problem, method.value)
+}
+function start(words: boolean): void {
+  worded.value = words
+  method.value = undefined
+  go()
 }
 function mend(text: string): void {
   void work({ text, latex: false }, method.value)
@@ -32,9 +41,13 @@ watch(latex, () => (method.value = undefined))
   <div class="maker">
     <p class="soft">{{ words.lesson.problemHint }}</p>
     <div class="row">
-      <math-input ref="field" v-model="latex" :label="words.lesson.problem" class="grow" @enter="go" />
-      <el-button size="large" type="primary" :loading="busy" @click="go">{{ words.lesson.work }}</el-button>
+      <math-input ref="field" v-model="latex" :label="words.lesson.problem" class="grow" @enter="start(false)" />
+      <el-button size="large" type="primary" :loading="busy && !worded" @click="start(false)">{{ words.lesson.work }}</el-button>
     </div>
+    <form class="row" @submit.prevent="start(true)">
+      <el-input v-model="inWords" size="large" class="grow" maxlength="300" :placeholder="words.lesson.inWordsHint" :aria-label="words.lesson.inWords" />
+      <el-button size="large" native-type="submit" :loading="busy && worded" :disabled="!inWords.trim()">{{ words.lesson.workWords }}</el-button>
+    </form>
     <failure-note v-if="failure" :failure="failure" @mend="mend" />
     <template v-if="working">
       <div v-if="working.methods.length > 1" class="row">

@@ -8,7 +8,6 @@ use crate::skill::{Skill, Stage};
 use crate::skills;
 use crate::solve::{SolveRequest, answer};
 use crate::typeset::tex;
-use crate::working::WorkingLine;
 use algebra::{Line, read_line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -168,15 +167,6 @@ pub(super) fn typed(problem: &str, stage: Stage) -> Result<Rung, Refused> {
         Line::Expression(_) => ("Work out", "any"),
         _ => ("Solve", "all_solutions"),
     };
-    let spoken = |line: &crate::solve::SolvedLine| WorkingLine {
-        math: line.math.clone(),
-        latex: line.latex.clone(),
-        speech: read_line(&line.math)
-            .map_or_else(|_| line.math.clone(), |read| algebra::write::speech_line(&read.line)),
-        reason: line.reason.clone(),
-        role: line.role.clone(),
-        verdict: line.verdict,
-    };
     Ok(Rung {
         skill: String::new(),
         stage,
@@ -190,7 +180,7 @@ pub(super) fn typed(problem: &str, stage: Stage) -> Result<Rung, Refused> {
             unit: None,
         },
         choices: Vec::new(),
-        working: found.lines.iter().map(spoken).collect(),
+        working: found.lines.iter().map(crate::typed::working_line).collect(),
         method: found.method,
         line: algebra::write::text_line(&reading.line),
         unknown: if matches!(reading.line, Line::Expression(_)) { String::new() } else { unknown },
