@@ -104,7 +104,7 @@ fn factor(expr: &Expr) -> Value {
 fn base(expr: &Expr) -> Value {
     match expr.kind {
         ExprKind::Number(_) | ExprKind::Symbol(_) | ExprKind::Constant(_) => node(expr),
-        ExprKind::Absolute(_) => node(expr),
+        ExprKind::Absolute(_) | ExprKind::Unit(_) => node(expr),
         _ => json!({ "k": "paren", "a": node(expr) }),
     }
 }
@@ -134,7 +134,8 @@ fn node(expr: &Expr) -> Value {
             _ => number(&written.text()),
         },
         ExprKind::Symbol(name) => letter(name),
-        ExprKind::Unit(unit) => text(unit.symbol()),
+        ExprKind::Unit(unit) if unit.stands_before() => text(unit.symbol()),
+        ExprKind::Unit(unit) => row(vec![json!({ "k": "thin", "v": "" }), text(unit.symbol())]),
         ExprKind::Constant(Constant::Pi) => json!({ "k": "var", "v": "π" }),
         ExprKind::Constant(Constant::Euler) => json!({ "k": "var", "v": "e" }),
         ExprKind::Negative(a) => row(vec![json!({ "k": "sign", "v": "−" }), factor(a)]),

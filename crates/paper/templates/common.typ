@@ -24,6 +24,7 @@
   else if k == "rel" { math.class("relation", node.v) }
   else if k == "sign" { math.class("unary", node.v) }
   else if k == "op" { math.op(node.v) }
+  else if k == "thin" { h(0.17em) }
   else { [] }
 }
 

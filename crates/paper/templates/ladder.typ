@@ -14,8 +14,9 @@
     ..stage.rungs.map(r => block(breakable: false, width: 100%, {
       grid(columns: (26pt, 1fr), column-gutter: 6pt, cell(r.number), {
         pieces(r.prompt)
-        if r.figure != none { v(6pt); align(left, scene(r.figure)) }
-        v(if wide { 26mm } else { 34mm })
+        // Beside a picture there is room to work.
+        if r.figure != none { v(6pt); align(left, scene(r.figure)); v(8mm) }
+        else { v(if wide { 26mm } else { 34mm }) }
       })
     })))
 }

@@ -41,7 +41,7 @@ pub fn draw(shape: &Polygon) -> Scene {
     }
     for mark in &shape.marks {
         let [x, y] = frame.place(mark.at);
-        scene.labels.push(Label::math(x, y, Anchor::Middle, &mark.label));
+        scene.labels.push(Label::words(x, y, Anchor::Middle, &mark.label));
     }
     let corners: Vec<Point> = shape.corners.iter().map(|&corner| frame.place(corner)).collect();
     if corners.len() > 1 {
