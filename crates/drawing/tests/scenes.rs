@@ -29,7 +29,15 @@ fn figures() -> Vec<Figure> {
     let mut found = Vec::new();
     for (seed, skill) in (0..25).flat_map(|seed| DRAWN.iter().map(move |skill| (seed, *skill))) {
         let skills = vec![skill.to_owned()];
-        let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None };
+        let order = LadderOrder {
+            skills,
+            grip: 3,
+            tilt: 3,
+            climb: 3,
+            seed,
+            method: None,
+            ..LadderOrder::default()
+        };
         let rungs = Ladder::make(&order).expect("made").rungs;
         found.extend(rungs.into_iter().filter_map(|rung| rung.figure));
     }

@@ -117,6 +117,7 @@ fn make(options: &Options) -> Result<Vec<u8>, Trouble> {
         climb: options.climb,
         seed: options.seed,
         method: options.method.clone(),
+        ..LadderOrder::default()
     };
     let ladder = Ladder::make(&order).map_err(|why| Trouble::WrongCall(why.says()))?;
     let title = title(&options.skill);

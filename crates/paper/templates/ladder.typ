@@ -15,7 +15,14 @@
       grid(columns: (26pt, 1fr), column-gutter: 6pt, cell(r.number), {
         pieces(r.prompt)
         // Beside a picture there is room to work.
-        if r.figure != none { v(6pt); align(left, scene(r.figure)); v(8mm) }
+        if r.figure != none { v(6pt); align(left, scene(r.figure)) }
+        if r.choices != none {
+          v(5pt)
+          grid(columns: (1fr, 1fr), row-gutter: 9pt, column-gutter: 12pt,
+            ..r.choices.enumerate().map(((at, choice)) => [#box(stroke: 0.7pt + ink, radius: 2pt, inset: (x: 4pt, y: 2.5pt), baseline: 2.5pt,
+              text(size: 9pt, weight: 700, ("A", "B", "C", "D").at(at)))#h(6pt)#pieces(choice)]))
+          v(8mm)
+        } else if r.figure != none { v(8mm) }
         else { v(if wide { 26mm } else { 34mm }) }
       })
     })))

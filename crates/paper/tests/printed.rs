@@ -1,7 +1,7 @@
 //! What a teacher holds in the hand: every problem and every answer is on the paper, as words that can be
 //! searched, copied and read aloud.
 
-use paper::sheets::ladder::{key, sheet};
+use paper::sheets::ladder::{choices, key, sheet};
 use std::io::Write;
 use std::process::{Command, Stdio};
 use teaching::ladder::{Ladder, LadderOrder};
@@ -10,7 +10,15 @@ use teaching::skill::Stage;
 fn ladder(seed: u64, each: usize, method: Option<&str>) -> Ladder {
     let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
     let method = method.map(str::to_owned);
-    let order = LadderOrder { skills, grip: each, tilt: each, climb: each, seed, method };
+    let order = LadderOrder {
+        skills,
+        grip: each,
+        tilt: each,
+        climb: each,
+        seed,
+        method,
+        ..LadderOrder::default()
+    };
     Ladder::make(&order).expect("made")
 }
 
@@ -150,7 +158,15 @@ fn every_skill_is_printed_with_its_answers_and_units() {
     let skills: Vec<String> =
         teaching::skills::SKILLS.iter().map(|s| s.card().id.to_owned()).collect();
     let each = skills.len();
-    let order = LadderOrder { skills, grip: each, tilt: each, climb: each, seed: 6, method: None };
+    let order = LadderOrder {
+        skills,
+        grip: each,
+        tilt: each,
+        climb: each,
+        seed: 6,
+        method: None,
+        ..LadderOrder::default()
+    };
     let ladder = Ladder::make(&order).expect("made");
     let printed = words(&key("Every skill", &ladder, true).expect("typeset"));
     assert_eq!(printed.matches("Answer:").count(), ladder.rungs.len());
@@ -165,4 +181,24 @@ fn every_skill_is_printed_with_its_answers_and_units() {
         }
     }
     assert!(!printed.contains('\u{fffd}'));
+}
+
+#[test]
+fn choices_stand_below_their_problem_and_the_right_one_is_among_them() {
+    let skills = ["pythagoras", "percent.part", "number.of-the-day"].map(str::to_owned).to_vec();
+    let order =
+        LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed: 6, ..LadderOrder::default() };
+    let ladder = Ladder::make(&order).expect("made");
+    let (open, printed) = (
+        words(&sheet("Pick one", &ladder).expect("typeset")),
+        words(&choices("Pick one", &ladder).expect("typeset")),
+    );
+    let all: usize = ladder.rungs.iter().map(|rung| rung.choices.len()).sum();
+    assert!(all > 20);
+    for rung in ladder.rungs.iter().filter(|rung| rung.answer.latex.is_empty()) {
+        for choice in &rung.choices {
+            assert!(printed.contains(&squeezed(&choice.text)), "{}", choice.text);
+        }
+    }
+    assert!(printed.len() > open.len() + all, "every choice is printed");
 }

@@ -29,7 +29,15 @@ fn a_lesson(topic: &str) -> Lesson {
 
 fn an_order() -> LadderOrder {
     let skills = vec!["equations.linear".to_owned()];
-    LadderOrder { skills, grip: 2, tilt: 0, climb: 1, seed: 5, method: None }
+    LadderOrder {
+        skills,
+        grip: 2,
+        tilt: 0,
+        climb: 1,
+        seed: 5,
+        method: None,
+        ..LadderOrder::default()
+    }
 }
 
 fn a_ladder() -> Ladder {

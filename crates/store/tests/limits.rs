@@ -9,7 +9,15 @@ use teaching::skill::Strand;
 
 fn a_ladder() -> Ladder {
     let skills = vec!["ratio.missing-term".to_owned()];
-    let order = LadderOrder { skills, grip: 3, tilt: 0, climb: 0, seed: 5, method: None };
+    let order = LadderOrder {
+        skills,
+        grip: 3,
+        tilt: 0,
+        climb: 0,
+        seed: 5,
+        method: None,
+        ..LadderOrder::default()
+    };
     Ladder::make(&order).expect("made")
 }
 

@@ -14,9 +14,13 @@ use all::TABLES;
 use std::hint::black_box;
 use std::time::{Duration, Instant};
 use teaching::check::{CheckRequest, answer};
+use teaching::{Ladder, LadderOrder};
 
 /// How often each question is asked; the quickest time counts, since all else is the machine's.
 const TIMES: usize = 5;
+
+/// How many ladders are made.
+const LADDERS: u64 = 21;
 
 struct Question {
     from: String,
@@ -179,4 +183,39 @@ fn main() {
     measured("reading and verdict", &all, check);
     measured("verdict with move and slip named", &all, named);
     measured("hostile lines", &hard, check);
+    ladders();
+}
+
+/// How long ladders of a hundred rungs take, their full keys proved: the median of as many seeds as there are tries.
+fn ladders() {
+    let skills: Vec<String> =
+        teaching::skills::SKILLS.iter().map(|skill| skill.card().id.to_owned()).collect();
+    let mut times: Vec<Duration> = (0..LADDERS)
+        .map(|seed| {
+            let skills = skills.clone();
+            let order = LadderOrder {
+                skills,
+                grip: 40,
+                tilt: 30,
+                climb: 30,
+                seed,
+                ..LadderOrder::default()
+            };
+            let began = Instant::now();
+            let made = Ladder::make(&order).expect("every skill has so many problems");
+            assert_eq!(made.rungs.len(), 100);
+            began.elapsed()
+        })
+        .collect();
+    times.sort_unstable();
+    let worst = times.last().copied().unwrap_or_default();
+    println!();
+    println!("| what | median | worst |");
+    println!("|---|---|---|");
+    println!(
+        "| a ladder of 100 rungs from all {} skills, its full key proved | {:.0} ms | {:.0} ms |",
+        skills.len(),
+        times[times.len() / 2].as_secs_f64() * 1e3,
+        worst.as_secs_f64() * 1e3
+    );
 }

@@ -251,6 +251,7 @@ mod tests {
             climb: 0,
             seed: 1,
             method: None,
+            ..LadderOrder::default()
         };
         let mut rung = Ladder::make(&order).expect("made").rungs.remove(0);
         rung.line = line.into();

@@ -1,6 +1,7 @@
 //! A ladder: problems that climb three stages, each with its answer and working computed and proved.
 
 mod choices;
+mod numbers;
 
 use crate::draw::Draw;
 use crate::figure::Figure;
@@ -13,6 +14,7 @@ use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
 use algebra::{Line, StepVerdict, compare_given, judge_alone};
 pub(crate) use choices::written_like;
+pub use numbers::Numbers;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -22,7 +24,7 @@ pub const MOST_RUNGS: usize = 200;
 pub const SEED_LIMIT: u64 = 1 << 53;
 
 /// What to make a ladder of.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct LadderOrder {
     /// Skill ids; their rungs take turns.
     pub skills: Vec<String>,
@@ -37,6 +39,9 @@ pub struct LadderOrder {
     /// The method of the key, where a skill has it; otherwise its usual one.
     #[serde(default)]
     pub method: Option<String>,
+    /// What its numbers may be.
+    #[serde(default)]
+    pub numbers: Numbers,
 }
 
 /// Problems that climb, with their key.
@@ -125,6 +130,8 @@ pub enum NoLadder {
     SeedTooLarge,
     /// So many different problems of that skill and stage are not to be had.
     RanOut(String),
+    /// They are not to be had with such numbers.
+    NoSuchNumbers(String),
 }
 
 impl NoLadder {
@@ -137,6 +144,11 @@ impl NoLadder {
             Self::Empty => "Choose at least one skill and one rung.".into(),
             Self::TooManyRungs => format!("A ladder can have at most {MOST_RUNGS} rungs."),
             Self::SeedTooLarge => "The seed is too large: use a number below 2^53.".into(),
+            Self::NoSuchNumbers(id) => {
+                format!(
+                    "There are not so many problems of “{id}” with such numbers. Allow more numbers, or ask for fewer rungs."
+                )
+            }
             Self::RanOut(id) => {
                 format!("There are not so many different problems of “{id}”. Ask for fewer rungs.")
             }
@@ -357,7 +369,11 @@ fn rung(
 ) -> Result<Rung, NoLadder> {
     let card = skill.card();
     let asked = order.method.as_deref().unwrap_or(card.methods[0].id);
-    for attempt in 0..60 {
+    let kinds = order.numbers.kinds();
+    let attempts = 0..order.numbers.attempts();
+    for (index, attempt) in
+        kinds.flat_map(|shift| attempts.clone().map(move |at| (index + shift, at)))
+    {
         let label = format!("{}/{}/{index}/{attempt}", card.id, stage.name());
         let posed = skill.pose(stage, index, &mut Draw::new(order.seed, &label));
         let fits = |id: &&str| skill.working(&posed, id).is_some();
@@ -365,13 +381,16 @@ fn rung(
         let Some(method) = std::iter::once(asked).chain(others).find(fits) else { continue };
         // An unproved problem never leaves; the next draw takes its place.
         let Ok(rung) = prove(skill, stage, &posed, method) else { continue };
+        if !order.numbers.fit(&rung) {
+            continue;
+        }
         if before.iter().all(|other| {
             other.prompt != rung.prompt && (other.line != rung.line || rung.line.is_empty())
         }) {
             return Ok(rung);
         }
     }
-    Err(NoLadder::RanOut(card.id.into()))
+    Err(order.numbers.ran_out(card.id))
 }
 
 #[cfg(test)]
@@ -381,7 +400,15 @@ mod tests {
 
     fn order(seed: u64) -> LadderOrder {
         let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
-        LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None }
+        LadderOrder {
+            skills,
+            grip: 3,
+            tilt: 3,
+            climb: 3,
+            seed,
+            method: None,
+            ..LadderOrder::default()
+        }
     }
 
     #[test]

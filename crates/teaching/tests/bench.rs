@@ -2,7 +2,7 @@
 
 use std::collections::HashSet;
 use teaching::bench::{Change, Plan, Source, Strength, Version, change, sheet, weight};
-use teaching::ladder::{Ladder, LadderOrder, Rung};
+use teaching::ladder::{Ladder, LadderOrder, Numbers, Rung};
 use teaching::skill::Stage;
 use teaching::skills::SKILLS;
 
@@ -14,6 +14,7 @@ fn order(skills: &[&str], each: usize) -> LadderOrder {
         climb: each,
         seed: 12,
         method: None,
+        ..LadderOrder::default()
     }
 }
 
@@ -223,6 +224,23 @@ fn three_strengths_have_as_many_rungs_and_climb() {
         let own: HashSet<&String> = set.iter().map(|rung| &rung.prompt).collect();
         assert_eq!(own.len(), set.len());
     }
+}
+
+#[test]
+fn numbers_that_are_asked_for_hold_for_every_draw() {
+    let numbers = Numbers { largest: Some(300), whole: true, positive: true };
+    let order = LadderOrder { numbers, ..order(&["equations.linear", "area.triangle"], 4) };
+    let drawn = change(&Plan::new(order.clone()), &Change::Draw { order }).expect("drawn");
+    assert!(rungs(&drawn).iter().all(|rung| numbers.fit(rung)));
+    let key = drawn.rungs[1].key;
+    let mut plan = drawn;
+    for asked in [Change::Reroll { key }, Change::Harder { key }, Change::Reroll { key }] {
+        plan = change(&plan, &asked).expect("made");
+        assert!(rungs(&plan).iter().all(|rung| numbers.fit(rung)), "{asked:?}");
+    }
+    let tiny = Numbers { largest: Some(1), ..numbers };
+    let order = LadderOrder { numbers: tiny, ..plan.order.clone() };
+    refused(&plan, &Change::Draw { order }, "Allow more numbers");
 }
 
 #[test]

@@ -66,7 +66,15 @@ fn the_page_of_the_skills_is_the_catalogue() {
 /// Prompts, answers and workings of three rungs a stage.
 fn sheet(skill: &dyn Skill) -> String {
     let id = skill.card().id.to_owned();
-    let order = LadderOrder { skills: vec![id], grip: 3, tilt: 3, climb: 3, seed: 7, method: None };
+    let order = LadderOrder {
+        skills: vec![id],
+        grip: 3,
+        tilt: 3,
+        climb: 3,
+        seed: 7,
+        method: None,
+        ..LadderOrder::default()
+    };
     let mut text = String::new();
     for rung in Ladder::make(&order).expect("made").rungs {
         writeln!(text, "{}: {}", rung.stage.name(), rung.prompt).expect("a string");
@@ -103,6 +111,7 @@ fn a_climb_asks_for_more_reading_and_writing_than_a_grip() {
                     climb: n(Stage::Climb),
                     seed,
                     method: None,
+                    ..LadderOrder::default()
                 };
                 let rungs = Ladder::make(&order).expect("made").rungs;
                 total += rungs.iter().map(|r| r.prompt.len() + 20 * r.working.len()).sum::<usize>();

@@ -8,7 +8,15 @@ use teaching::verdict::VerdictWord;
 
 fn ladder(skill: &str, seed: u64) -> Ladder {
     let skills = vec![skill.to_owned()];
-    let order = LadderOrder { skills, grip: 4, tilt: 4, climb: 4, seed, method: None };
+    let order = LadderOrder {
+        skills,
+        grip: 4,
+        tilt: 4,
+        climb: 4,
+        seed,
+        method: None,
+        ..LadderOrder::default()
+    };
     Ladder::make(&order).expect("made")
 }
 

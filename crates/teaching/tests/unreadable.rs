@@ -54,7 +54,15 @@ const ROWS: &[Row] = &[
 #[test]
 fn the_place_is_pointed_at_and_the_mend_reads() {
     let skills = vec!["equations.linear".to_owned()];
-    let order = LadderOrder { skills, grip: 1, tilt: 0, climb: 0, seed: 1, method: None };
+    let order = LadderOrder {
+        skills,
+        grip: 1,
+        tilt: 0,
+        climb: 0,
+        seed: 1,
+        method: None,
+        ..LadderOrder::default()
+    };
     let rung = Ladder::make(&order).expect("made").rungs.remove(0);
     for &(typed, place, says, mended) in ROWS {
         let line = judge(&rung, &[DeskLine { text: typed.into(), latex: false }]).lines.remove(0);

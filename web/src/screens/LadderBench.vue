@@ -17,6 +17,8 @@ const showKey = ref(false)
 const hanging = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
 const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null })
+/** What the numbers may be; 0 stands for any size. */
+const numbers = reactive({ largest: 0, whole: false, positive: false })
 const stages = Object.keys(stageNames) as Stage[]
 const bench = useBench(props.lesson)
 const { plan, rungs, canUndo, canRedo, failure, refused, state, stale } = bench
@@ -45,12 +47,19 @@ const groups = computed(() =>
 
 /** The order of the bench, as it was drawn; a change of ours draws it again. */
 let drawn = ''
-const asked = (): LadderOrder => ({ ...order, skills: [...order.skills], method: order.method || null })
+const asked = (): LadderOrder => ({
+  ...order,
+  skills: [...order.skills],
+  method: order.method || null,
+  numbers: { whole: numbers.whole, positive: numbers.positive, ...(numbers.largest ? { largest: numbers.largest } : {}) },
+})
 function takeOrder(from: LadderOrder): void {
-  Object.assign(order, from, { skills: [...from.skills], method: from.method ?? null })
+  const { numbers: told, ...rest } = from
+  Object.assign(order, rest, { skills: [...from.skills], method: from.method ?? null })
+  Object.assign(numbers, { largest: told?.largest ?? 0, whole: told?.whole ?? false, positive: told?.positive ?? false })
   drawn = JSON.stringify(asked())
 }
-watch(order, async () => {
+watch([order, numbers], async () => {
   if (order.method && !methods.value.some((m) => m.id === order.method)) order.method = null
   if (JSON.stringify(asked()) === drawn || !order.skills.length) return
   drawn = JSON.stringify(asked())
@@ -137,6 +146,17 @@ async function hang(): Promise<void> {
               <el-option v-for="m in methods" :key="m.id" :value="m.id" :label="m.title" />
             </el-select>
           </label>
+          <label class="field">
+            <span>{{ words.bench.largest }}</span>
+            <el-select v-model="numbers.largest" :aria-label="words.bench.largest">
+              <el-option :value="0" :label="words.bench.anySize" />
+              <el-option v-for="most in [10, 20, 50, 100, 1000]" :key="most" :value="most" :label="words.bench.upTo(most)" />
+            </el-select>
+          </label>
+          <div class="kinds">
+            <el-checkbox v-model="numbers.whole" :label="words.bench.whole" />
+            <el-checkbox v-model="numbers.positive" :label="words.bench.positive" />
+          </div>
           <el-button :disabled="!order.skills.length" @click="order.seed = newSeed()">{{ words.bench.again }}</el-button>
           <p class="soft hint">{{ words.bench.againHint }}</p>
         </section>
@@ -250,6 +270,10 @@ section h2 {
   gap: 4px;
   margin-block: 16px 12px;
   font-weight: 600;
+}
+.kinds {
+  display: grid;
+  margin-block-end: 12px;
 }
 .paper {
   padding: 26px 30px;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A ladder: print it, share its Step Desk, and see what the class wrote beside each rung. */
-import { ElButton, ElInput, ElOption, ElSelect, ElTabPane, ElTabs } from 'element-plus'
+import { ElButton, ElCheckbox, ElInput, ElOption, ElSelect, ElTabPane, ElTabs } from 'element-plus'
 import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { api, reply, type Failure, type LadderView } from '@/api/client'
@@ -19,9 +19,11 @@ const link = computed(() => (ladder.value ? `${location.origin}${ladder.value.de
 
 const version = ref<keyof typeof words.ladder.versionNames>('A')
 const strength = ref<keyof typeof words.ladder.strengthNames>('middle')
+const choices = ref(false)
 const print = (what: string, full = false): string => {
   const asked = new URLSearchParams({ version: version.value, strength: strength.value })
   if (full) asked.set('full', 'true')
+  if (choices.value && what === 'sheet') asked.set('choices', 'true')
   return `/api/ladders/${props.id}/${what}.pdf?${asked}`
 }
 
@@ -55,6 +57,7 @@ async function allow(hints: number): Promise<void> {
             <el-option v-for="(name, whom) in words.ladder.strengthNames" :key="whom" :label="`${words.ladder.strength} ${name}`" :value="whom" />
           </el-select>
         </template>
+        <el-checkbox v-model="choices" :label="words.ladder.choices" size="large" />
         <a class="print" :href="print('sheet')" target="_blank" rel="noopener">{{ words.ladder.sheet }}</a>
         <a class="print" :href="print('key')" target="_blank" rel="noopener">{{ words.ladder.key }}</a>
         <a class="print" :href="print('key', true)" target="_blank" rel="noopener">{{ words.ladder.fullKey }}</a>

@@ -73,7 +73,15 @@ fn block(part: Part) -> Result<Block, String> {
 
 fn ladder(title: &str, skills: &[&str], seed: u64) -> Result<Option<(String, Plan)>, String> {
     let skills = skills.iter().map(|&id| id.to_owned()).collect();
-    let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed, method: None };
+    let order = LadderOrder {
+        skills,
+        grip: 3,
+        tilt: 3,
+        climb: 3,
+        seed,
+        method: None,
+        ..LadderOrder::default()
+    };
     let drawn = change(&Plan::new(order.clone()), &Change::Draw { order });
     Ok(Some((title.to_owned(), drawn.map_err(|refused| refused.says)?)))
 }

@@ -12,7 +12,15 @@ use teaching::skill::Stage;
 /// # Errors
 /// [`PaperError`] when the sheet cannot be typeset.
 pub fn sheet(title: &str, ladder: &Ladder) -> Result<Pdf, PaperError> {
-    pdf(Template::Ladder, &data(title, ladder, false))
+    pdf(Template::Ladder, &data(title, ladder, false, false))
+}
+
+/// The problems with their choices, one of them right.
+///
+/// # Errors
+/// As [`sheet`].
+pub fn choices(title: &str, ladder: &Ladder) -> Result<Pdf, PaperError> {
+    pdf(Template::Ladder, &data(title, ladder, false, true))
 }
 
 /// The answers; with `full`, every working too.
@@ -20,10 +28,10 @@ pub fn sheet(title: &str, ladder: &Ladder) -> Result<Pdf, PaperError> {
 /// # Errors
 /// [`PaperError`] when the sheet cannot be typeset.
 pub fn key(title: &str, ladder: &Ladder, full: bool) -> Result<Pdf, PaperError> {
-    pdf(Template::Key, &data(title, ladder, full))
+    pdf(Template::Key, &data(title, ladder, full, false))
 }
 
-fn data(title: &str, ladder: &Ladder, full: bool) -> Value {
+fn data(title: &str, ladder: &Ladder, full: bool, with_choices: bool) -> Value {
     let stages: Vec<Value> = Stage::ALL
         .into_iter()
         .filter_map(|stage| {
@@ -32,7 +40,7 @@ fn data(title: &str, ladder: &Ladder, full: bool) -> Value {
                 .iter()
                 .enumerate()
                 .filter(|(_, rung)| rung.stage == stage)
-                .map(|(index, rung)| self::rung(index + 1, rung))
+                .map(|(index, rung)| self::rung(index + 1, rung, with_choices))
                 .collect();
             (!rungs.is_empty()).then(|| json!({ "name": name(stage), "rungs": rungs }))
         })
@@ -54,7 +62,7 @@ const fn name(stage: Stage) -> &'static str {
     }
 }
 
-fn rung(number: usize, rung: &Rung) -> Value {
+fn rung(number: usize, rung: &Rung, with_choices: bool) -> Value {
     let lines: Vec<Value> = rung
         .working
         .iter()
@@ -77,8 +85,22 @@ fn rung(number: usize, rung: &Rung) -> Value {
         "figure": rung.figure.as_ref().map(|figure| scene(&drawing::draw(figure))),
         "answer": answer,
         "lines": lines,
+        "choices": (with_choices && !rung.choices.is_empty()).then(|| choices_of(rung)),
         "room": rung.working.len(),
     })
+}
+
+/// The choices of a rung: words as words, everything else as mathematics.
+fn choices_of(rung: &Rung) -> Vec<Value> {
+    let quantities = rung.answer.unit.is_some() && !rung.story;
+    let options = algebra::Options { quantities, ..algebra::Options::default() };
+    let shown = |text: &str| match algebra::read_line_with(text, options) {
+        Ok(read) if !rung.answer.latex.is_empty() => {
+            inline::pieces(&format!("${}$", algebra::write::latex_line(&read.line)))
+        }
+        _ => inline::pieces(text),
+    };
+    rung.choices.iter().map(|choice| shown(&choice.text)).collect()
 }
 
 /// A scene as the templates draw it: the same layout as on the screen.
@@ -143,7 +165,15 @@ mod tests {
 
     fn ladder() -> Ladder {
         let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
-        let order = LadderOrder { skills, grip: 3, tilt: 3, climb: 3, seed: 7, method: None };
+        let order = LadderOrder {
+            skills,
+            grip: 3,
+            tilt: 3,
+            climb: 3,
+            seed: 7,
+            method: None,
+            ..LadderOrder::default()
+        };
         Ladder::make(&order).expect("made")
     }
 

@@ -106,8 +106,15 @@ async fn open_bench(
     let (revision, plan) = kept.map_or_else(
         || {
             let (grip, tilt, climb) = (RUNGS, RUNGS, RUNGS);
-            let order =
-                LadderOrder { skills: Vec::new(), grip, tilt, climb, seed: lesson, method: None };
+            let order = LadderOrder {
+                skills: Vec::new(),
+                grip,
+                tilt,
+                climb,
+                seed: lesson,
+                method: None,
+                ..LadderOrder::default()
+            };
             (0, Plan::new(order))
         },
         |kept| (kept.revision, kept.plan),

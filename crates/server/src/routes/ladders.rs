@@ -123,6 +123,9 @@ struct SheetQuery {
     /// A key with every working.
     #[serde(default)]
     full: bool,
+    /// A sheet with choices to pick from.
+    #[serde(default)]
+    choices: bool,
 }
 
 fn desk_path(link: &str) -> String {
@@ -208,7 +211,9 @@ async fn sheet_pdf(
     Path(id): Path<LadderId>,
     Query(asked): Query<SheetQuery>,
 ) -> Result<Response, ApiError> {
-    print(app, teacher, id, &asked, "sheet", paper::sheets::ladder::sheet).await
+    let make =
+        if asked.choices { paper::sheets::ladder::choices } else { paper::sheets::ladder::sheet };
+    print(app, teacher, id, &asked, "sheet", make).await
 }
 
 /// The key, as PDF.

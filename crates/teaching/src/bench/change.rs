@@ -2,13 +2,11 @@
 
 use super::placed::{Drawn, Placed, Source, typed};
 use super::{Plan, Refused, numbers, weight};
-use crate::ladder::{LadderOrder, MOST_RUNGS, NoLadder, Rung, checked};
+use crate::ladder::{LadderOrder, MOST_RUNGS, NoLadder, Numbers, Rung, checked};
 use crate::skill::Stage;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-/// How often other draws are tried.
-const ATTEMPTS: u32 = 60;
 /// Among so many draws the next easier or harder one is looked for.
 const LOOKED_AT: u32 = 16;
 
@@ -91,7 +89,7 @@ pub fn change(plan: &Plan, change: &Change) -> Result<Plan, Refused> {
         Change::Reroll { key } => {
             let at = plan.find(*key)?;
             let others = others(&plan, at)?;
-            let next = first(&drawn(&plan, at)?.clone(), &others)?;
+            let next = first(&drawn(&plan, at)?.clone(), &others, plan.order.numbers)?;
             replace(&mut plan, at, Source::Drawn(next));
         }
         Change::Easier { key } => lighten(&mut plan, *key, false)?,
@@ -152,20 +150,24 @@ pub(super) fn same(one: &Rung, other: &Rung) -> bool {
 }
 
 /// The first draw after this one that can be proved and is none of the others.
-fn first(from: &Drawn, others: &[Rung]) -> Result<Drawn, Refused> {
+fn first(from: &Drawn, others: &[Rung], numbers: Numbers) -> Result<Drawn, Refused> {
     let now = from.rung()?;
-    for step in 1..=ATTEMPTS {
+    for (shift, step) in
+        numbers.kinds().flat_map(|shift| (1..=numbers.attempts()).map(move |step| (shift, step)))
+    {
         let next = Drawn {
+            index: from.index + shift,
             attempt: from.attempt.wrapping_add(step) % 100_000,
             replaced: Vec::new(),
             ..from.clone()
         };
         let Some(rung) = next.rung()? else { continue };
-        if !others.iter().chain(&now).any(|other| same(other, &rung)) {
+        let is_new = !others.iter().chain(&now).any(|other| same(other, &rung));
+        if is_new && numbers.fit(&rung) {
             return Ok(next);
         }
     }
-    Err(Refused::because(NoLadder::RanOut(from.skill.clone()).says()))
+    Err(Refused::because(numbers.ran_out(&from.skill).says()))
 }
 
 fn draw(plan: &mut Plan, order: &LadderOrder) -> Result<(), Refused> {
@@ -195,8 +197,13 @@ fn draw(plan: &mut Plan, order: &LadderOrder) -> Result<(), Refused> {
                 replaced: Vec::new(),
             };
             let found = match from.rung()? {
-                Some(rung) if !known.iter().any(|other| same(other, &rung)) => from,
-                _ => first(&from, &known)?,
+                Some(rung)
+                    if order.numbers.fit(&rung)
+                        && !known.iter().any(|other| same(other, &rung)) =>
+                {
+                    from
+                }
+                _ => first(&from, &known, order.numbers)?,
             };
             known.extend(found.rung()?);
             let end = next.rungs.len();
@@ -234,7 +241,9 @@ fn lighten(plan: &mut Plan, key: u32, harder: bool) -> Result<(), Refused> {
         let (is, was) = (weight(&rung), weight(&now));
         let apart = if harder { is.saturating_sub(was) } else { was.saturating_sub(is) };
         // A step that can be felt, and no more.
-        let fits = apart >= 3 && !others.iter().any(|other| same(other, &rung));
+        let fits = apart >= 3
+            && plan.order.numbers.fit(&rung)
+            && !others.iter().any(|other| same(other, &rung));
         if fits && best.as_ref().is_none_or(|(least, _)| apart < *least) {
             best = Some((apart, next));
         }
@@ -251,7 +260,7 @@ fn lighten(plan: &mut Plan, key: u32, harder: bool) -> Result<(), Refused> {
         (Stage::Climb, true) => return Err(Refused::because("This is as hard as it gets.")),
     };
     let moved = Drawn { stage, attempt: from.attempt, replaced: Vec::new(), ..from };
-    let next = first(&moved, &others)?;
+    let next = first(&moved, &others, plan.order.numbers)?;
     let mut placed = plan.rungs.remove(at);
     (placed.source, placed.wording) = (Source::Drawn(next), None);
     // Up to the beginning of the stage above, or down to the end of the one below.

@@ -146,7 +146,15 @@ fn a_ladder_of_each_skill_repeats_no_problem() {
         let id = skill.card().id;
         for seed in 0..6 {
             let skills = vec![id.to_owned()];
-            let order = LadderOrder { skills, grip: 6, tilt: 6, climb: 6, seed, method: None };
+            let order = LadderOrder {
+                skills,
+                grip: 6,
+                tilt: 6,
+                climb: 6,
+                seed,
+                method: None,
+                ..LadderOrder::default()
+            };
             let ladder = Ladder::make(&order).unwrap_or_else(|why| panic!("{id}: {why:?}"));
             let prompts: HashSet<_> = ladder.rungs.iter().map(|rung| &rung.prompt).collect();
             assert_eq!(prompts.len(), 18, "{id} seed {seed}");

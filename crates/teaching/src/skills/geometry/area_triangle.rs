@@ -57,12 +57,13 @@ fn sides(draw: &mut Draw) -> (i64, i64) {
     }
 }
 
-/// A triangle on its base, with its height in dashes.
+/// A triangle on its base, to scale, with the side on its left and its height in dashes.
 #[expect(clippy::cast_precision_loss, reason = "lengths of a drawing are small")]
-fn triangle(b: i64, h: i64) -> Figure {
-    let (foot, top) = (b as f64 * 0.35, h as f64);
-    let sides = [b.to_string(), String::new(), String::new()].to_vec();
-    let corners = vec![[0.0, 0.0], [b as f64, 0.0], [foot, top]];
+fn triangle(b: i64, h: i64, slanted: i64) -> Figure {
+    let (base, top) = (b as f64, h as f64);
+    let foot = ((slanted * slanted - h * h).max(0) as f64).sqrt();
+    let sides = [b.to_string(), String::new(), slanted.to_string()].to_vec();
+    let corners = vec![[0.0, 0.0], [base, 0.0], [foot, top]];
     Polygon { corners, sides, ..Polygon::default() }
         .dashed([foot, 0.0], [foot, top], h.to_string())
         .into()
@@ -72,7 +73,7 @@ fn worked(prompt: String, b: i64, h: i64, slanted: i64) -> Posed {
     let typed = format!("1/2 × {b} × {h}");
     let value = b * h / 2;
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .figure(triangle(b, h))
+        .figure(triangle(b, h, slanted))
         .slip((b * h).to_string(), "half-forgotten")
         .slip(fraction(b * slanted, 2), "slanted-side")
         .slip((b + h + slanted).to_string(), "sides-added")
