@@ -143,6 +143,15 @@ impl Unit {
         UNITS[self.0].names.last().copied().unwrap_or("")
     }
 
+    /// The name of just one, to be spoken.
+    #[must_use]
+    pub fn spoken_one(self) -> &'static str {
+        // Names stand singular before plural.
+        let names = UNITS[self.0].names;
+        let one = names.len().checked_sub(2).and_then(|at| names.get(at));
+        one.copied().filter(|name| name.chars().count() > 2).unwrap_or_else(|| self.spoken())
+    }
+
     /// How many of the product of its base units it is.
     #[must_use]
     pub fn factor(self) -> Rational {
@@ -177,6 +186,26 @@ mod tests {
         for unit in Unit::all() {
             assert_eq!(Unit::named(unit.symbol()), Some(unit));
         }
+    }
+
+    #[test]
+    fn one_of_a_unit_is_spoken_in_the_singular() {
+        let said = |text: &str| {
+            let options = crate::Options { quantities: true, ..crate::Options::default() };
+            let line = crate::read_line_with(text, options).expect(text).line;
+            crate::write::speech_line(&line)
+        };
+        for (one, more) in
+            [("cm", "centimeter"), ("kg", "kilogram"), ("h", "hour"), ("$", "dollar")]
+        {
+            let unit = Unit::named(one).expect(one);
+            assert_eq!(unit.spoken_one(), more, "{one}");
+            assert_eq!(unit.spoken(), format!("{more}s"), "{one}");
+        }
+        assert_eq!(Unit::named("ft").expect("feet").spoken_one(), "foot");
+        assert_eq!((said("1 cm"), said("5 cm")), ("1 centimeter".into(), "5 centimeters".into()));
+        // A unit without a name of its own is spoken by its sign.
+        assert_eq!(Unit::named("mph").expect("miles").spoken_one(), "mph");
     }
 
     #[test]

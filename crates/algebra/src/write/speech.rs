@@ -43,9 +43,12 @@ fn say(expr: &Expr, inside: bool) -> String {
         ExprKind::PlusMinus { value, .. } => format!("minus or plus {}", fenced(value)),
         ExprKind::Add(a, b) => format!("{} plus {}", left_of_sum(a, inside), fenced(b)),
         ExprKind::Subtract(a, b) => format!("{} minus {}", left_of_sum(a, inside), fenced(b)),
-        ExprKind::Multiply(a, b) if is_coefficient(a, b) => {
-            format!("{} {}", say(a, inside), say(b, inside))
-        }
+        ExprKind::Multiply(a, b) if is_coefficient(a, b) => match b.kind {
+            ExprKind::Unit(unit) if a.as_plain_number() == Some(crate::number::from_int(1)) => {
+                format!("{} {}", say(a, inside), unit.spoken_one())
+            }
+            _ => format!("{} {}", say(a, inside), say(b, inside)),
+        },
         ExprKind::Multiply(a, b) => format!("{} times {}", left_of_product(a, inside), fenced(b)),
         ExprKind::Divide(a, b) if !inside && is_short(a) && is_short(b) => {
             format!("{} over {}", say(a, false), say(b, false))

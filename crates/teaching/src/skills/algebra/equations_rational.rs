@@ -112,7 +112,7 @@ fn excluded(draw: &mut Draw) -> Posed {
     )
     .slip(format!("x = {} or x = {}", -q, -p), "excluded-value-kept")
     .slip(format!("x = {}", if p == 0 { q } else { p }), "excluded-value-kept")
-    .near([format!("x = {} or x = {q}", -p - 10), "x = 0".to_owned()])
+    .near([format!("x = {} or x = {q}", p - 10), format!("x = {p} or x = {}", q + 10)])
     .way(
         "common-denominator",
         Lines::start(&format!("{} = 0", sum(&[(1, "x^2"), (-p - q, "x"), (p * q, "")])))

@@ -152,7 +152,8 @@ fn change_base(index: usize, draw: &mut Draw) -> Posed {
                 .then(&format!("{m}x = {n}"), "The same base: the exponents are equal")
                 .then(&format!("x = {answer}"), format!("Divide both sides by {m}")),
         );
-    if index % 3 != 2 {
+    // With some numbers the slip leads to the right exponent all the same.
+    if index % 3 != 2 || (n - m) * m == n {
         return posed;
     }
     let both = format!("({b}^{m})^x = {b}^({n})");
