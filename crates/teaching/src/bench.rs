@@ -7,15 +7,16 @@ mod change;
 mod numbers;
 mod placed;
 mod sheets;
+mod typed;
 mod weight;
 mod wording;
 
 pub use change::{Change, change};
-pub use placed::{Drawn, Placed, Replaced, Source};
+pub use placed::{Placed, Source};
 pub use sheets::{Strength, Version, sheet};
 pub use weight::weight;
 
-use crate::ladder::{Ladder, LadderOrder, MOST_RUNGS, Rung};
+use crate::ladder::{Ladder, LadderOrder, MOST_RUNGS, NoLadder, Rung};
 use crate::skills::CATALOGUE_VERSION;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -38,6 +39,12 @@ pub struct Plan {
 pub struct Refused {
     /// One clear sentence that says what to do.
     pub says: String,
+}
+
+impl From<NoLadder> for Refused {
+    fn from(why: NoLadder) -> Self {
+        Self { says: why.says() }
+    }
 }
 
 impl Refused {

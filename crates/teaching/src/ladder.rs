@@ -1,9 +1,9 @@
 //! A ladder: problems that climb three stages, each with its answer and working computed and proved.
 
 mod choices;
+mod drawn;
 mod numbers;
 
-use crate::draw::Draw;
 use crate::figure::Figure;
 use crate::problem::{Flawed, Key, Posed};
 use crate::skill::{Skill, Stage};
@@ -14,6 +14,7 @@ use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
 use algebra::{Line, StepVerdict, compare_given, judge_alone};
 pub(crate) use choices::written_like;
+pub use drawn::{Drawn, Replaced};
 pub use numbers::Numbers;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -87,6 +88,14 @@ pub struct Rung {
     pub story: bool,
 }
 
+impl Rung {
+    /// Whether it is the same problem as another.
+    #[must_use]
+    pub fn is_same(&self, other: &Self) -> bool {
+        self.prompt == other.prompt || (self.line == other.line && !self.line.is_empty())
+    }
+}
+
 /// An answer with the form it must have.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Answer {
@@ -128,6 +137,8 @@ pub enum NoLadder {
     TooManyRungs,
     /// The seed is too large.
     SeedTooLarge,
+    /// A rung stands where no ladder has one.
+    NoSuchPlace,
     /// So many different problems of that skill and stage are not to be had.
     RanOut(String),
     /// They are not to be had with such numbers.
@@ -144,6 +155,7 @@ impl NoLadder {
             Self::Empty => "Choose at least one skill and one rung.".into(),
             Self::TooManyRungs => format!("A ladder can have at most {MOST_RUNGS} rungs."),
             Self::SeedTooLarge => "The seed is too large: use a number below 2^53.".into(),
+            Self::NoSuchPlace => "This rung is no rung of a ladder. Draw it again.".into(),
             Self::NoSuchNumbers(id) => {
                 format!(
                     "There are not so many problems of “{id}” with such numbers. Allow more numbers, or ask for fewer rungs."
@@ -316,25 +328,23 @@ impl Ladder {
     /// # Errors
     /// [`NoLadder`] says what is wrong with the order.
     pub fn make(order: &LadderOrder) -> Result<Self, NoLadder> {
-        let skills = checked(order)?;
-        let counts = [order.grip, order.tilt, order.climb];
+        checked(order)?;
         let mut rungs: Vec<Rung> = Vec::new();
-        for (stage, count) in Stage::ALL.into_iter().zip(counts) {
+        for (stage, count) in Stage::ALL.into_iter().zip([order.grip, order.tilt, order.climb]) {
             for at in 0..count {
-                let skill = skills[at % skills.len()];
-                let index = at / skills.len();
-                rungs.push(rung(skill, stage, index, order, &rungs)?);
+                let from = Drawn::of(order, stage, at);
+                rungs.push(from.fitting(0, rungs.iter(), order.numbers)?.1);
             }
         }
         Ok(Self { version: CATALOGUE_VERSION, seed: order.seed, rungs })
     }
 }
 
-/// The skills of an order, when it can be made.
+/// Whether an order can be made.
 ///
 /// # Errors
 /// [`NoLadder`] says what is wrong with it.
-pub(crate) fn checked(order: &LadderOrder) -> Result<Vec<&'static dyn Skill>, NoLadder> {
+pub(crate) fn checked(order: &LadderOrder) -> Result<(), NoLadder> {
     let skills: Vec<&'static dyn Skill> = order
         .skills
         .iter()
@@ -357,40 +367,7 @@ pub(crate) fn checked(order: &LadderOrder) -> Result<Vec<&'static dyn Skill>, No
             return Err(NoLadder::UnknownMethod(method.clone()));
         }
     }
-    Ok(skills)
-}
-
-fn rung(
-    skill: &dyn Skill,
-    stage: Stage,
-    index: usize,
-    order: &LadderOrder,
-    before: &[Rung],
-) -> Result<Rung, NoLadder> {
-    let card = skill.card();
-    let asked = order.method.as_deref().unwrap_or(card.methods[0].id);
-    let kinds = order.numbers.kinds();
-    let attempts = 0..order.numbers.attempts();
-    for (index, attempt) in
-        kinds.flat_map(|shift| attempts.clone().map(move |at| (index + shift, at)))
-    {
-        let label = format!("{}/{}/{index}/{attempt}", card.id, stage.name());
-        let posed = skill.pose(stage, index, &mut Draw::new(order.seed, &label));
-        let fits = |id: &&str| skill.working(&posed, id).is_some();
-        let others = card.methods.iter().map(|method| method.id);
-        let Some(method) = std::iter::once(asked).chain(others).find(fits) else { continue };
-        // An unproved problem never leaves; the next draw takes its place.
-        let Ok(rung) = prove(skill, stage, &posed, method) else { continue };
-        if !order.numbers.fit(&rung) {
-            continue;
-        }
-        if before.iter().all(|other| {
-            other.prompt != rung.prompt && (other.line != rung.line || rung.line.is_empty())
-        }) {
-            return Ok(rung);
-        }
-    }
-    Err(order.numbers.ran_out(card.id))
+    Ok(())
 }
 
 #[cfg(test)]

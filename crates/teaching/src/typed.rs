@@ -4,8 +4,6 @@ mod general;
 mod tasks_in_words;
 mod words;
 
-pub(crate) use general::line as working_line;
-
 use crate::desk::DeskLine;
 use crate::skills;
 use crate::words::unreadable;
@@ -73,6 +71,32 @@ pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorki
         return found;
     }
     general::work(problem, method)
+}
+
+/// How a problem is asked for.
+pub(crate) enum Asked {
+    /// In words: `15% of 60`.
+    Words,
+    /// In mathematics behind a word that says what to do: `factorise x^2 - 9`.
+    Task {
+        /// The word.
+        verb: &'static str,
+        /// The task of the solver that it stands for.
+        task: &'static str,
+    },
+    /// In mathematics alone.
+    Mathematics,
+}
+
+/// How a problem is asked for, whether or not it can be worked.
+pub(crate) fn asked(problem: &str) -> Asked {
+    if tasks_in_words::recognise(problem).is_some() {
+        return Asked::Words;
+    }
+    match general::parted(problem).0 {
+        Some((verb, task)) => Asked::Task { verb, task },
+        None => Asked::Mathematics,
+    }
 }
 
 fn no(says: impl Into<String>) -> NoWorking {

@@ -2,6 +2,7 @@
 
 use std::collections::HashSet;
 use teaching::bench::{Change, Plan, Source, Strength, Version, change, sheet, weight};
+use teaching::desk::{DeskLine, judge};
 use teaching::ladder::{Ladder, LadderOrder, Numbers, Rung};
 use teaching::skill::Stage;
 use teaching::skills::SKILLS;
@@ -181,6 +182,25 @@ fn a_problem_typed_by_hand_is_worked_and_stays_on_every_version() {
         let sheet = sheet(&next, version, Strength::Middle).expect("made");
         assert_eq!(&sheet.rungs[0], rung);
     }
+    // What can be typed for an example can be typed for a rung: words and tasks, too.
+    for (problem, prompt, answer, form) in [
+        ("share 60 in 2:3", "Share 60 in 2:3.", "24:36", "any"),
+        ("factorise x^2 - 9", "Factorise $x^{2} - 9$.", "(x - 3)(x + 3)", "factorised"),
+        ("expand 3(x + 4)", "Expand $3\\left(x + 4\\right)$.", "3x + 12", "expanded"),
+        (
+            "area of a circle with radius 5",
+            "Area of a circle with radius 5.",
+            "≈ 78.5",
+            "decimal:1",
+        ),
+        ("What is 15% of 60?", "What is 15% of 60?", "9", "any"),
+    ] {
+        let rung = rungs(&change(&plan, &typed(problem)).expect(problem)).swap_remove(0);
+        let told = (rung.prompt.as_str(), rung.answer.text.as_str(), rung.answer.form.as_str());
+        assert_eq!(told, (prompt, answer, form));
+        let line = DeskLine { text: answer.into(), latex: false };
+        assert!(judge(&rung, &[line]).finished, "{problem}: the answer is taken on the desk");
+    }
     refused(&plan, &typed("3(2x"), "never closed");
     refused(&plan, &typed(&"x+".repeat(900)), "at most 300");
     refused(&next, &Change::Reroll { key }, "typed by hand");
@@ -237,6 +257,12 @@ fn numbers_that_are_asked_for_hold_for_every_draw() {
     for asked in [Change::Reroll { key }, Change::Harder { key }, Change::Reroll { key }] {
         plan = change(&plan, &asked).expect("made");
         assert!(rungs(&plan).iter().all(|rung| numbers.fit(rung)), "{asked:?}");
+    }
+    for version in [Version::A, Version::B, Version::C] {
+        for strength in [Strength::Basic, Strength::Middle, Strength::Advanced] {
+            let made = sheet(&plan, version, strength).expect("made");
+            assert!(made.rungs.iter().all(|rung| numbers.fit(rung)), "{version:?} {strength:?}");
+        }
     }
     let tiny = Numbers { largest: Some(1), ..numbers };
     let order = LadderOrder { numbers: tiny, ..plan.order.clone() };

@@ -1,8 +1,9 @@
 //! What a teacher does on the bench: one change after the other, each refused as a whole or made as a whole.
 
-use super::placed::{Drawn, Placed, Source, typed};
+use super::placed::{Placed, Source};
+use super::typed::typed;
 use super::{Plan, Refused, numbers, weight};
-use crate::ladder::{LadderOrder, MOST_RUNGS, NoLadder, Numbers, Rung, checked};
+use crate::ladder::{Drawn, LadderOrder, MOST_RUNGS, NoLadder, Rung, checked};
 use crate::skill::Stage;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -89,7 +90,9 @@ pub fn change(plan: &Plan, change: &Change) -> Result<Plan, Refused> {
         Change::Reroll { key } => {
             let at = plan.find(*key)?;
             let others = others(&plan, at)?;
-            let next = first(&drawn(&plan, at)?.clone(), &others, plan.order.numbers)?;
+            let from = drawn(&plan, at)?.clone();
+            let now = from.rung()?;
+            let (next, _) = from.fitting(1, others.iter().chain(&now), plan.order.numbers)?;
             replace(&mut plan, at, Source::Drawn(next));
         }
         Change::Easier { key } => lighten(&mut plan, *key, false)?,
@@ -144,34 +147,8 @@ fn others(plan: &Plan, but: usize) -> Result<Vec<Rung>, Refused> {
     kept.map(|(_, placed)| placed.made()).collect()
 }
 
-/// Whether two rungs are one problem.
-pub(super) fn same(one: &Rung, other: &Rung) -> bool {
-    one.prompt == other.prompt || (one.line == other.line && !one.line.is_empty())
-}
-
-/// The first draw after this one that can be proved and is none of the others.
-fn first(from: &Drawn, others: &[Rung], numbers: Numbers) -> Result<Drawn, Refused> {
-    let now = from.rung()?;
-    for (shift, step) in
-        numbers.kinds().flat_map(|shift| (1..=numbers.attempts()).map(move |step| (shift, step)))
-    {
-        let next = Drawn {
-            index: from.index + shift,
-            attempt: from.attempt.wrapping_add(step) % 100_000,
-            replaced: Vec::new(),
-            ..from.clone()
-        };
-        let Some(rung) = next.rung()? else { continue };
-        let is_new = !others.iter().chain(&now).any(|other| same(other, &rung));
-        if is_new && numbers.fit(&rung) {
-            return Ok(next);
-        }
-    }
-    Err(Refused::because(numbers.ran_out(&from.skill).says()))
-}
-
 fn draw(plan: &mut Plan, order: &LadderOrder) -> Result<(), Refused> {
-    let skills = checked(order).map_err(|why| Refused::because(why.says()))?;
+    checked(order)?;
     let kept: Vec<Placed> = plan.rungs.iter().filter(|placed| placed.locked).cloned().collect();
     let places: Vec<(Stage, usize)> = Stage::ALL
         .into_iter()
@@ -187,25 +164,9 @@ fn draw(plan: &mut Plan, order: &LadderOrder) -> Result<(), Refused> {
         let begins = next.rungs.len();
         let locked: Vec<&Placed> = kept.iter().filter(|placed| placed.stage() == stage).collect();
         for at in 0..count.saturating_sub(locked.len()) {
-            let from = Drawn {
-                skill: skills[at % skills.len()].card().id.into(),
-                stage,
-                index: at / skills.len(),
-                seed: order.seed,
-                attempt: 0,
-                method: order.method.clone(),
-                replaced: Vec::new(),
-            };
-            let found = match from.rung()? {
-                Some(rung)
-                    if order.numbers.fit(&rung)
-                        && !known.iter().any(|other| same(other, &rung)) =>
-                {
-                    from
-                }
-                _ => first(&from, &known, order.numbers)?,
-            };
-            known.extend(found.rung()?);
+            let from = Drawn::of(order, stage, at);
+            let (found, rung) = from.fitting(0, known.iter(), order.numbers)?;
+            known.push(rung);
             let end = next.rungs.len();
             next.place(end, Source::Drawn(found));
         }
@@ -232,18 +193,14 @@ fn lighten(plan: &mut Plan, key: u32, harder: bool) -> Result<(), Refused> {
     };
     let mut best: Option<(u32, Drawn)> = None;
     for step in 1..=LOOKED_AT {
-        let next = Drawn {
-            attempt: from.attempt.wrapping_add(step) % 100_000,
-            replaced: Vec::new(),
-            ..from.clone()
-        };
+        let next = from.attempted(step);
         let Some(rung) = next.rung()? else { continue };
         let (is, was) = (weight(&rung), weight(&now));
         let apart = if harder { is.saturating_sub(was) } else { was.saturating_sub(is) };
         // A step that can be felt, and no more.
         let fits = apart >= 3
             && plan.order.numbers.fit(&rung)
-            && !others.iter().any(|other| same(other, &rung));
+            && !others.iter().any(|other| other.is_same(&rung));
         if fits && best.as_ref().is_none_or(|(least, _)| apart < *least) {
             best = Some((apart, next));
         }
@@ -259,8 +216,8 @@ fn lighten(plan: &mut Plan, key: u32, harder: bool) -> Result<(), Refused> {
         (Stage::Grip, false) => return Err(Refused::because("This is as easy as it gets.")),
         (Stage::Climb, true) => return Err(Refused::because("This is as hard as it gets.")),
     };
-    let moved = Drawn { stage, attempt: from.attempt, replaced: Vec::new(), ..from };
-    let next = first(&moved, &others, plan.order.numbers)?;
+    let moved = Drawn { stage, ..from };
+    let (next, _) = moved.fitting(0, others.iter(), plan.order.numbers)?;
     let mut placed = plan.rungs.remove(at);
     (placed.source, placed.wording) = (Source::Drawn(next), None);
     // Up to the beginning of the stage above, or down to the end of the one below.

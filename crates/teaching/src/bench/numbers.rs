@@ -5,9 +5,8 @@
 //! number in that place, and is proved, is what was meant.
 
 use super::Refused;
-use super::placed::{Drawn, Replaced};
 use super::wording::numbers;
-use crate::ladder::Rung;
+use crate::ladder::{Drawn, Replaced, Rung};
 
 /// Most problems that are posed to find one.
 const MOST_TRIES: usize = 900;

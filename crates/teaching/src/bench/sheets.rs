@@ -1,9 +1,8 @@
 //! Several sheets from one plan: versions of equal difficulty, and sets for three strengths.
 
-use super::change::same;
-use super::placed::{Drawn, Placed, Source};
+use super::placed::{Placed, Source};
 use super::{Plan, Refused, weight};
-use crate::ladder::{Ladder, Rung};
+use crate::ladder::{Drawn, Ladder, Numbers, Rung};
 use crate::skill::Stage;
 use crate::skills::CATALOGUE_VERSION;
 use serde::{Deserialize, Serialize};
@@ -11,6 +10,8 @@ use utoipa::ToSchema;
 
 /// Among so many draws the one that is as heavy is looked for.
 const LOOKED_AT: u32 = 8;
+/// How far beyond its own place a problem of another strength is drawn.
+const BEYOND: usize = 6;
 
 /// A version of a sheet, so that neighbours do not have the same numbers.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
@@ -37,76 +38,65 @@ pub enum Strength {
     Advanced,
 }
 
-/// A sheet of the plan, every rung made and proved. What is locked or typed by hand is the same on every version.
+/// A sheet of the plan, every rung made and proved, with such numbers as its order asks for. What is locked, typed by
+/// hand or in the teacher's own words is the same on every version.
 ///
 /// # Errors
 /// [`Refused`] when a rung cannot be made.
 pub fn sheet(plan: &Plan, version: Version, strength: Strength) -> Result<Ladder, Refused> {
+    let numbers = plan.order.numbers;
     let mut rungs: Vec<Rung> = Vec::new();
     for placed in &plan.rungs {
-        let rung = of_strength(placed, strength, &rungs)?;
-        let rung = match (version, rung) {
-            (Version::A, (_, rung)) => rung,
-            (_, (None, rung)) => rung,
-            (_, (Some(drawn), rung)) => {
-                let wording = placed.wording.is_some();
-                if wording { rung } else { as_heavy(&drawn, &rung, version, &rungs)? }
-            }
+        let free = match &placed.source {
+            Source::Drawn(drawn) if !placed.locked && placed.wording.is_none() => Some(drawn),
+            _ => None,
         };
-        rungs.push(rung);
+        rungs.push(match free {
+            None => placed.made()?,
+            Some(drawn) => {
+                let (drawn, rung) = of_strength(drawn, placed, strength, &rungs, numbers)?;
+                as_heavy(&drawn, rung, version, &rungs, numbers)?
+            }
+        });
     }
     // A set in another strength climbs too.
     rungs.sort_by_key(|rung| rung.stage);
     Ok(Ladder { version: CATALOGUE_VERSION, seed: plan.order.seed, rungs })
 }
 
-/// The rung in that strength, and its draws where it may be drawn again.
+/// The rung in that strength, with its draws.
 fn of_strength(
+    drawn: &Drawn,
     placed: &Placed,
     strength: Strength,
     before: &[Rung],
-) -> Result<(Option<Drawn>, Rung), Refused> {
-    let free = match &placed.source {
-        Source::Drawn(drawn) if !placed.locked => Some(drawn.clone()),
-        _ => None,
+    numbers: Numbers,
+) -> Result<(Drawn, Rung), Refused> {
+    let stage = match (strength, drawn.stage) {
+        (Strength::Basic, Stage::Climb) => Stage::Grip,
+        (Strength::Advanced, Stage::Grip) => Stage::Climb,
+        _ => return Ok((drawn.clone(), placed.made()?)),
     };
-    let stage = match (strength, placed.stage()) {
-        (Strength::Basic, Stage::Climb) => Some(Stage::Grip),
-        (Strength::Advanced, Stage::Grip) => Some(Stage::Climb),
-        _ => None,
-    };
-    if let (Some(drawn), Some(stage)) = (&free, stage) {
-        // Places beyond those of the ladder, so that no problem comes twice.
-        let index = drawn.index + 6;
-        let other = Drawn { stage, index, attempt: 0, replaced: Vec::new(), ..drawn.clone() };
-        if let Some((drawn, rung)) = other_than(&other, before)? {
-            return Ok((Some(drawn), rung));
-        }
+    // Places beyond those of the ladder, so that no problem comes twice.
+    let index = drawn.index.saturating_add(BEYOND);
+    let other = Drawn { stage, index, attempt: 0, ..drawn.clone() };
+    match other.fitting(0, before.iter(), numbers) {
+        Ok(found) => Ok(found),
+        // A skill with few problems of the other stage keeps its own.
+        Err(_) => Ok((drawn.clone(), placed.made()?)),
     }
-    Ok((free, placed.made()?))
 }
 
-fn other_than(from: &Drawn, before: &[Rung]) -> Result<Option<(Drawn, Rung)>, Refused> {
-    for attempt in 0..40 {
-        let drawn = Drawn { attempt, ..from.clone() };
-        if let Some(rung) = drawn.rung()?
-            && !before.iter().any(|other| same(other, &rung))
-        {
-            return Ok(Some((drawn, rung)));
-        }
-    }
-    Ok(None)
-}
-
-/// Another problem of the same kind that is as heavy as can be had.
+/// The rung itself on version A; on the others a problem of the same kind that is as heavy as can be had.
 fn as_heavy(
     drawn: &Drawn,
-    rung: &Rung,
+    rung: Rung,
     version: Version,
     before: &[Rung],
+    numbers: Numbers,
 ) -> Result<Rung, Refused> {
     let begins = match version {
-        Version::A => 0,
+        Version::A => return Ok(rung),
         Version::B => 200_000,
         Version::C => 300_000,
     };
@@ -115,11 +105,20 @@ fn as_heavy(
         let attempt = begins + drawn.attempt % 1000 * LOOKED_AT + step;
         let other = Drawn { attempt, replaced: Vec::new(), ..drawn.clone() };
         let Some(found) = other.rung()? else { continue };
-        let apart = weight(&found).abs_diff(weight(rung));
-        let is_new = !before.iter().chain([rung]).any(|other| same(other, &found));
-        if is_new && best.as_ref().is_none_or(|(least, _)| apart < *least) {
+        let apart = weight(&found).abs_diff(weight(&rung));
+        let is_new = !before.iter().chain([&rung]).any(|other| other.is_same(&found));
+        let fits = is_new && numbers.fit(&found);
+        if fits && best.as_ref().is_none_or(|(least, _)| apart < *least) {
             best = Some((apart, found));
         }
     }
-    Ok(best.map_or_else(|| rung.clone(), |(_, found)| found))
+    match best {
+        Some((_, found)) => Ok(found),
+        // None so near: any other one that fits.
+        None => {
+            let others = before.iter().chain([&rung]);
+            let from = Drawn { attempt: begins, ..drawn.clone() };
+            Ok(from.fitting(1, others, numbers).map_or_else(|_| rung.clone(), |(_, found)| found))
+        }
+    }
 }

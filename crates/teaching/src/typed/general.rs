@@ -27,14 +27,14 @@ const VERBS: &[(&str, &str)] = &[
     ("compute", "evaluate"),
 ];
 
-/// What to do, and with what.
-fn parted(problem: &str) -> (Option<&'static str>, &str) {
+/// The word that says what to do with its task, where there is one, and with what.
+pub(super) fn parted(problem: &str) -> (Option<(&'static str, &'static str)>, &str) {
     let trimmed = problem.trim().trim_end_matches('.');
-    for (verb, task) in VERBS {
+    for &(verb, task) in VERBS {
         let begins =
             trimmed.get(..verb.len()).is_some_and(|begin| begin.eq_ignore_ascii_case(verb));
         if begins && trimmed[verb.len()..].starts_with([' ', ':', '(']) {
-            return (Some(task), trimmed[verb.len()..].trim_start_matches([' ', ':']));
+            return (Some((verb, task)), trimmed[verb.len()..].trim_start_matches([' ', ':']));
         }
     }
     (None, trimmed)
@@ -65,7 +65,8 @@ fn for_letter(problem: &str) -> (&str, Option<String>) {
 /// [`NoWorking`] with a sentence that says what to do.
 pub(super) fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
     let (asked, letter) = for_letter(problem);
-    let (task, rest) = parted(asked);
+    let (told, rest) = parted(asked);
+    let task = told.map(|(_, task)| task);
     let reading = read_line(rest).map_err(|error| NoWorking {
         says: unreadable(&error),
         // A place counts from the beginning of what was typed.
@@ -116,7 +117,7 @@ fn spelled(id: &str) -> String {
     letters.next().map_or_else(String::new, |first| first.to_uppercase().chain(letters).collect())
 }
 
-pub(crate) fn line(line: &SolvedLine) -> WorkingLine {
+fn line(line: &SolvedLine) -> WorkingLine {
     let spoken = read_line(&line.math).map(|read| speech_line(&read.line));
     WorkingLine {
         math: line.math.clone(),
