@@ -373,6 +373,7 @@ pub(crate) fn checked(order: &LadderOrder) -> Result<(), NoLadder> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::draw::Draw;
     use std::collections::HashSet;
 
     fn order(seed: u64) -> LadderOrder {

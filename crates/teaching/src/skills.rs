@@ -3,7 +3,7 @@
 mod algebra;
 mod fractions_ratio;
 mod geometry;
-mod kit;
+pub(crate) mod kit;
 mod number;
 
 use crate::skill::Skill;

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import type { RungView, Stage } from '@/api/client'
 import RungFace from './RungFace.vue'
+import StageHeading from './StageHeading.vue'
 import { stageNames } from '@/words'
 
 const props = defineProps<{ rungs: RungView[]; keyShown?: boolean }>()
@@ -16,7 +17,7 @@ const stages = computed(() =>
 
 <template>
   <section v-for="group in stages" :key="group.stage" class="stage">
-    <h3>{{ stageNames[group.stage] }}</h3>
+    <stage-heading :stage="group.stage" />
     <ol class="rungs">
       <rung-face
         v-for="view in group.rungs"
@@ -33,17 +34,6 @@ const stages = computed(() =>
 <style scoped>
 .stage + .stage {
   margin-block-start: 24px;
-}
-h3 {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  margin: 0 0 12px;
-}
-h3::after {
-  content: '';
-  flex: 1;
-  border-block-start: var(--rail) solid var(--honey);
 }
 .rungs {
   display: grid;

@@ -27,7 +27,6 @@ export function useBench(lesson: number) {
   const refused = ref<string>()
   const state = ref<SaveState>('saved')
   const stale = ref<number>()
-  const busy = ref(false)
   let revision = 0
   let newest = 0
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -86,10 +85,8 @@ export function useBench(lesson: number) {
     const before = now.value
     if (!before) return false
     const mine = (newest += 1)
-    busy.value = true
     const answer = await reply(api.POST('/api/bench/change', { body: { plan: before.plan, change: asked } }))
     if (mine !== newest) return false
-    busy.value = false
     failure.value = undefined
     refused.value = undefined
     if (!answer.ok) {
@@ -155,7 +152,6 @@ export function useBench(lesson: number) {
     refused,
     state,
     stale,
-    busy,
     load,
     save,
     keepMine,

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { api, reply, type Failure, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
 import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
+import StageHeading from '@/components/StageHeading.vue'
 import { useBench } from '@/composables/useBench'
 import { stageNames, strandNames, words } from '@/words'
 
@@ -183,7 +184,7 @@ async function hang(): Promise<void> {
         <el-alert v-if="refused" class="refused" type="warning" :title="refused" :description="words.bench.refused" show-icon @close="refused = undefined" />
         <p v-if="!rungs.length" class="soft pick">{{ words.bench.pick }}</p>
         <section v-for="group in groups" :key="group.stage" class="group">
-          <h3>{{ stageNames[group.stage] }}</h3>
+          <stage-heading :stage="group.stage" />
           <ol class="rungs">
             <bench-rung-card v-for="lying in group.rungs" :key="lying.key" :lying="lying" :key-shown="showKey" :change="bench.change" />
           </ol>
@@ -311,17 +312,6 @@ section h2 {
 }
 .group + .group {
   margin-block-start: 22px;
-}
-.group h3 {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  margin: 0 0 8px;
-}
-.group h3::after {
-  content: '';
-  flex: 1;
-  border-block-start: var(--rail) solid var(--honey);
 }
 .rungs {
   display: grid;

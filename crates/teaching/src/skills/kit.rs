@@ -93,7 +93,7 @@ pub(super) fn with_slip(
 }
 
 /// The prime factors of a whole number, the smallest first, each as often as it is needed; none for 1.
-pub(super) fn prime_factors(n: i64) -> Vec<i64> {
+pub(crate) fn prime_factors(n: i64) -> Vec<i64> {
     let found = algebra::normal::prime_powers(&from_int(n));
     let one = |(prime, times): (Whole, i64)| {
         let prime = prime.to_i64().unwrap_or(1);
@@ -103,7 +103,7 @@ pub(super) fn prime_factors(n: i64) -> Vec<i64> {
 }
 
 /// `2 × 2 × 3`, and `1` for no factors.
-pub(super) fn times(factors: &[i64]) -> String {
+pub(crate) fn times(factors: &[i64]) -> String {
     let all: Vec<String> = factors.iter().map(i64::to_string).collect();
     if all.is_empty() { "1".into() } else { all.join(" × ") }
 }

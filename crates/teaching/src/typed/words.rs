@@ -2,6 +2,7 @@
 
 use algebra::number::{decimal_places, show, to_decimal_text};
 use algebra::{Rational, Unit};
+use num_traits::{Signed, ToPrimitive};
 
 /// The longest number that is read, in digits.
 const LONGEST: usize = 12;
@@ -16,6 +17,19 @@ pub(super) struct Told {
     pub text: String,
     /// Its value.
     pub value: Rational,
+}
+
+impl Told {
+    /// The whole number from 0 to `most` that it is.
+    pub(super) fn whole(&self, most: i64) -> Option<i64> {
+        let whole = self.value.is_integer().then(|| self.value.to_integer().to_i64())??;
+        (0..=most).contains(&whole).then_some(whole)
+    }
+}
+
+/// Whether every one of these numbers is above zero.
+pub(super) fn are_positive(numbers: &[Told]) -> bool {
+    numbers.iter().all(|told| told.value.is_positive())
 }
 
 #[derive(Debug, Clone, PartialEq)]
