@@ -116,7 +116,7 @@ fn amount(draw: &mut Draw) -> Posed {
         let (over, now) = (times - n, start >> n);
         let rest = match over {
             0 => now.to_string(),
-            1 => format!("{now} × 1/2"),
+            1 => format!("{now} × (1/2)"),
             _ => format!("{now} × (1/2)^{over}"),
         };
         steps = steps.then(&rest, format!("Halve: after {} {time}", n * half_life));
@@ -152,7 +152,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let (times, left) = (draw.between(3, 5), draw.between(1, 12));
     let start = left << times;
     let typed = format!("{start} × (1/2)^{times}");
-    let wrong = format!("{start} × 1/{}", 2 * times);
+    let wrong = format!("{start} × (1/{})", 2 * times);
     let posed =
         Posed::value(String::new(), line(&typed), line(&left.to_string()), Form::LowestTerms)
             .slip(fraction(start, 2 * times), "multiplied-by-number")
@@ -161,7 +161,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
             .way(
                 "power",
                 Lines::start(&typed)
-                    .then(&format!("{start} × 1/{}", 1 << times), "The power counts factors")
+                    .then(&format!("{start} × (1/{})", 1 << times), "The power counts factors")
                     .then(&left.to_string(), "Multiply"),
             );
     with_slip(posed, draw, &[&typed, &wrong], 1, "multiplied-by-number")

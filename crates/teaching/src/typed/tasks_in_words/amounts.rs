@@ -71,10 +71,10 @@ pub(super) fn faded(n: &[Told]) -> Option<Lines> {
         let (over, left) = (whole - step, written(&now));
         let rest = match over {
             0 => left,
-            1 => format!("({left}) × 1/2"),
+            1 => format!("({left}) × (1/2)"),
             _ => format!("({left}) × (1/2)^{over}"),
         };
-        lines = lines.then(&rest, format!("Halve, time number {step}"));
+        lines = lines.then(&rest, format!("Halve what is left ({step} of {whole})"));
     }
     Some(lines)
 }
