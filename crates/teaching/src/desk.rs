@@ -127,7 +127,8 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         // In a story without a letter there is nothing to set up: its lines are compared with the value.
         story: rung.story && !rung.unknown.is_empty(),
         quantities,
-        in_degrees: rung.line.contains('°') || rung.answer.text.contains('°'),
+        in_degrees: rung.line.contains('°') || rung.answer.latex.contains("\\degree"),
+        asks_degrees: rung.answer.latex.contains("\\degree"),
     };
     // In a story the student sets up the equation: there is no line above the first one.
     let is_words = rung.answer.latex.is_empty();

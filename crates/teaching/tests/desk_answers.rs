@@ -70,6 +70,10 @@ fn degrees_are_read_as_they_are_meant_and_the_sign_is_asked_for() {
     let found = desk(&angle, &[("A = arctan(3/4)", Holds), ("A ≈ 36.9", Holds)], true);
     assert!(found.lines[1].verdict.says.contains('°'), "{}", found.lines[1].verdict.says);
     desk(&angle, &[("A ≈ 53.1°", Breaks)], false);
+    // In radians it is the same angle, and not what was asked for.
+    desk(&angle, &[("A ≈ 0.6", Holds)], false);
+    desk(&angle, &[("A ≈ 0.64", Holds)], false);
+    desk(&angle, &[("A = 0.6", Breaks)], false);
     // A calculator that is set to degrees.
     let side = rung("trig.side", "sin(35°) = x/12", "x", "x ≈ 6.9", "decimal:1", &[]);
     let found = desk(&side, &[("x = 12 sin(35)", Holds), ("x ≈ 6.9", Holds)], true);

@@ -26,6 +26,8 @@ pub(super) struct Task {
     pub quantities: bool,
     /// Whether its angles are in degrees.
     pub in_degrees: bool,
+    /// Whether the answer is an angle in degrees.
+    pub asks_degrees: bool,
 }
 
 /// How far the working has come.
@@ -125,7 +127,7 @@ impl Task {
 
     /// Whether a line is the answer rounded as it was asked for, with `≈` or without.
     fn is_rounded_answer(&self, line: &Line) -> bool {
-        self.nearly(line).into_iter().any(|near| {
+        self.nearly(line).is_some_and(|near| {
             // `2π × 7 ≈ 44.0` under an expression.
             let near = match (&self.problem, told_rounded(&near)) {
                 (Line::Expression(_), Some(value)) => Line::Rounded(value.clone()),
@@ -135,24 +137,10 @@ impl Task {
         })
     }
 
-    /// A line as a rounded one, also in degrees where angles are: none where nothing is to be rounded.
-    fn nearly(&self, line: &Line) -> Vec<Line> {
-        let Some(near) = with_near(line).filter(|_| self.rounds()) else { return Vec::new() };
-        let in_degrees = self.in_degrees.then(|| {
-            let degree = |value: &Expr| Expr::from(ExprKind::Degree(Box::new(value.clone())));
-            match &near {
-                Line::Rounded(value) => Line::Rounded(degree(value)),
-                Line::Relations { sides, relations } => {
-                    let mut sides = sides.clone();
-                    if let Some(last) = sides.last_mut() {
-                        *last = degree(last);
-                    }
-                    Line::Relations { sides, relations: relations.clone() }
-                }
-                other => other.clone(),
-            }
-        });
-        std::iter::once(near).chain(in_degrees).collect()
+    /// A line as a rounded one, in degrees where an angle is asked for; none where nothing is to be rounded.
+    fn nearly(&self, line: &Line) -> Option<Line> {
+        let near = with_near(line).filter(|_| self.rounds())?;
+        Some(if self.asks_degrees { in_degrees(near) } else { near })
     }
 
     fn holds(&self, from: &Line, to: &Line) -> bool {
@@ -314,7 +302,7 @@ impl Task {
             judged.holds(Role::Rounds, "");
             return;
         }
-        if let Some(near) = self.nearly(meant).into_iter().find(|near| self.holds(before, near)) {
+        if let Some(near) = self.nearly(meant).filter(|near| self.holds(before, near)) {
             let is_told = told_rounded(meant).is_some();
             let says = if is_told { WRITE_DEGREES } else { WRITE_NEARLY };
             judged.holds(Role::Rounds, says);
@@ -450,6 +438,23 @@ impl Task {
             return self.fits_story(line);
         }
         matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
+    }
+}
+
+/// A rounded line whose number counts degrees, whether their sign stands there or not.
+fn in_degrees(near: Line) -> Line {
+    let degrees = |value: Expr| match value.kind {
+        ExprKind::Degree(_) => value,
+        _ => ExprKind::Degree(Box::new(value)).into(),
+    };
+    match near {
+        Line::Rounded(value) => Line::Rounded(degrees(value)),
+        Line::Relations { mut sides, relations } => {
+            let last = sides.pop().map(degrees);
+            sides.extend(last);
+            Line::Relations { sides, relations }
+        }
+        other => other,
     }
 }
 
