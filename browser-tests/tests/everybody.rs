@@ -73,6 +73,22 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.see_text("Linear equations").await.click().await.expect("chosen");
         browser.until("document.querySelectorAll('.rungs .number').length === 9").await;
         check(&browser, "the ladder bench").await;
+        browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
+        browser.see_text("The working will stand here").await;
+        check(&browser, "the empty working bench").await;
+        browser.fill("Problem in words", "3(2x - 5) = 27").await;
+        browser.press("Work out these words").await;
+        browser
+            .see("(//ol[contains(@class, 'lines')]/li)[2]/button")
+            .await
+            .click()
+            .await
+            .expect("opened");
+        browser.see_text("Leave out for the class to fill in").await;
+        check(&browser, "the working bench").await;
+        browser.press("Put a slip in").await;
+        browser.see_text("In place of line 2").await;
+        check(&browser, "the slips").await;
         browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
         browser.until("document.querySelectorAll('.rungs .answer').length === 9").await;
         check(&browser, "a ladder").await;
@@ -99,6 +115,7 @@ async fn the_page_breaks_no_policy_and_fetches_nothing_from_elsewhere() {
         "/".to_owned(),
         format!("/lessons/{}", ladder.lesson),
         format!("/lessons/{}/show?slide=2", ladder.lesson),
+        format!("/lessons/{}/working", ladder.lesson),
         format!("/ladders/{}", ladder.id),
         format!("/desk/{}", ladder.link),
     ] {
@@ -154,6 +171,7 @@ async fn the_dark_page_is_as_readable() {
     for (path, sign) in [
         ("/".to_owned(), "Equations in balance"),
         (format!("/lessons/{}", ladder.lesson), "The phases fill the lesson."),
+        (format!("/lessons/{}/working", ladder.lesson), "The working will stand here"),
         (format!("/ladders/{}", ladder.id), "Print the full key"),
     ] {
         browser.go(&format!("{}{path}", program.url)).await;

@@ -48,10 +48,10 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
     browser.press("Work it out").await;
     browser.see_text("Divide both sides by").await;
     let working =
-        "[...document.querySelectorAll('.maker .verdict')].map((v) => v.innerText.trim()).join()";
+        "[...document.querySelectorAll('.lines .verdict')].map((v) => v.innerText.trim()).join()";
     browser.until(&format!("{working}.startsWith('given,holds,holds')")).await;
-    let spoken = browser.text().await;
-    assert!(!spoken.contains("breaks"), "{spoken}");
+    let told = browser.ask(working).await;
+    assert!(!told.to_string().contains("breaks"), "{told}");
     browser.press("Put it on a slide").await;
     browser.see("//h2[normalize-space(.) = 'Worked example']").await;
     browser.see_text("lines hold").await;

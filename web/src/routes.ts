@@ -30,6 +30,16 @@ export const router = createRouter({
       meta: { teacher: true },
     },
     {
+      path: '/lessons/:id(\\d+)/working',
+      name: 'working',
+      component: () => import('@/screens/WorkingBench.vue'),
+      props: (to) => ({
+        lesson: Number(to.params.id),
+        place: to.query.slide ? { slide: Number(to.query.slide), block: Number(to.query.block ?? 0) } : undefined,
+      }),
+      meta: { teacher: true },
+    },
+    {
       path: '/ladders/:id(\\d+)',
       name: 'ladder',
       component: () => import('@/screens/LadderScreen.vue'),

@@ -16,7 +16,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
     OpenApiRouter::with_openapi(Description::openapi())
         .merge(routes::sign_in::router())
         .merge(routes::skills::router())
-        .merge(routes::workings::router())
+        .merge(routes::examples::router())
         .merge(routes::bench::router())
         .merge(routes::lessons::router())
         .merge(routes::ladders::router())

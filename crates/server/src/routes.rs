@@ -2,11 +2,11 @@
 
 pub(crate) mod bench;
 pub(crate) mod desks;
+pub(crate) mod examples;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
 pub(crate) mod sign_in;
 pub(crate) mod skills;
-pub(crate) mod workings;
 
 use crate::error::ApiError;
 

@@ -236,7 +236,7 @@ async fn every_answer_carries_the_policy() {
 async fn bad_input_gets_a_sentence_and_changes_nothing() {
     let world = world().await;
     let cookie = world.sign_in("orla").await;
-    let problem = |text: &str| Some(json!({"problem": {"text": text}}));
+    let problem = |text: &str| Some(json!({"kind": "typed", "problem": {"text": text}}));
     let long = "1+".repeat(50_000);
     let drawn = |skills: &[&str], seed: u64| {
         let order = json!({"skills": skills, "grip": 1, "tilt": 0, "climb": 0, "seed": seed});
@@ -244,10 +244,10 @@ async fn bad_input_gets_a_sentence_and_changes_nothing() {
         Some(json!({"plan": plan, "change": {"kind": "draw", "order": order}}))
     };
     for (path, body, says) in [
-        ("/api/workings", problem(""), "There is nothing on this line yet."),
-        ("/api/workings", problem("3(2x"), "This “(” is never closed."),
-        ("/api/workings", problem(&long), "This line is too long to read. Please split it into shorter lines."),
-        ("/api/workings", Some(json!([1, 2])), "This does not have the shape that was expected."),
+        ("/api/examples", problem(""), "There is nothing on this line yet."),
+        ("/api/examples", problem("3(2x"), "This “(” is never closed."),
+        ("/api/examples", problem(&long), "Type a problem of at most 300 characters."),
+        ("/api/examples", Some(json!([1, 2])), "This does not have the shape that was expected."),
         ("/api/lessons", Some(json!({"topic": " ", "grade": 6, "strand": "number", "minutes": 45})), "Give the lesson a topic."),
         ("/api/lessons", Some(json!({"topic": "x", "grade": 6, "strand": "magic", "minutes": 45})), "This does not have the shape that was expected."),
         ("/api/bench/change", drawn(&[], 1), "Choose at least one skill and one rung."),
@@ -257,10 +257,10 @@ async fn bad_input_gets_a_sentence_and_changes_nothing() {
         let answer = world.send("POST", path, Some(&cookie), body).await;
         assert_eq!((answer.status, answer.says()), (StatusCode::UNPROCESSABLE_ENTITY, says), "{path}");
     }
-    let unread = world.send("POST", "/api/workings", Some(&cookie), problem("½ × (2x = 4")).await;
+    let unread = world.send("POST", "/api/examples", Some(&cookie), problem("½ × (2x = 4")).await;
     assert_eq!((&unread.body["at"], &unread.body["mended"]), (&json!([4, 5]), &json!("½ × (2x) = 4")));
-    let huge = json!({"problem": {"text": "x".repeat(BODY_BYTES)}});
-    let answer = world.send("POST", "/api/workings", Some(&cookie), Some(huge)).await;
+    let huge = json!({"kind": "typed", "problem": {"text": "x".repeat(BODY_BYTES)}});
+    let answer = world.send("POST", "/api/examples", Some(&cookie), Some(huge)).await;
     assert_eq!((answer.status, answer.says()), (StatusCode::PAYLOAD_TOO_LARGE, "This is too large to be sent. Please split it."));
     assert_eq!(world.send("GET", "/api/lessons", Some(&cookie), None).await.body, json!([]));
 }
@@ -272,8 +272,10 @@ async fn a_stale_save_is_told_and_a_forged_working_is_worked_anew() {
     let id = world.lesson(&cookie).await;
     let path = format!("/api/lessons/{id}");
     let mut lesson = world.send("GET", &path, Some(&cookie), None).await.body["lesson"].clone();
-    let asked = json!({"problem": {"text": "3x + 2 = 14"}});
-    let mut example = world.send("POST", "/api/workings", Some(&cookie), Some(asked)).await.body;
+    let asked = json!({"kind": "typed", "problem": {"text": "3x + 2 = 14"}});
+    let mut example =
+        world.send("POST", "/api/examples", Some(&cookie), Some(asked)).await.body["example"]
+            .clone();
     let honest = example["working"].clone();
     example["working"][1]["math"] = json!("3x = 13");
     lesson["slides"][0]["blocks"] = json!([{"kind": "worked_example", "example": example}]);

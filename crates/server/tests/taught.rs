@@ -173,23 +173,78 @@ async fn a_typed_problem_is_worked_by_each_of_its_methods() {
         ("\\frac{n}{6}=\\frac{10}{15}", true, 3, "n = 4"),
         ("2:3 = n:12", false, 3, "n = 8"),
     ] {
-        let asked = json!({"problem": {"text": text, "latex": latex}});
-        let found = teacher.ask("POST", "/api/workings", Some(asked)).await;
-        let all = found["methods"].as_array().expect("methods").clone();
+        let asked = |method: Value| {
+            let problem = json!({"text": text, "latex": latex});
+            Some(json!({"kind": "typed", "problem": problem, "method": method}))
+        };
+        let found = teacher.ask("POST", "/api/examples", asked(Value::Null)).await;
+        let all = found["example"]["methods"].as_array().expect("methods").clone();
         assert_eq!(all.len(), methods, "{text}");
         for method in all {
-            let asked = json!({"problem": {"text": text, "latex": latex}, "method": method["id"]});
-            let found = teacher.ask("POST", "/api/workings", Some(asked)).await;
-            assert_eq!(found["method"], method["id"]);
-            let lines = found["working"].as_array().expect("lines");
+            let found = teacher.ask("POST", "/api/examples", asked(method["id"].clone())).await;
+            assert_eq!(found["example"]["method"], method["id"]);
+            let lines = found["example"]["working"].as_array().expect("lines");
             assert_eq!(lines.last().expect("a line")["math"], last, "{text} by {}", method["id"]);
             let proved = lines.iter().skip(1).all(|line| line["verdict"] == "holds");
             assert!(proved, "{text} by {}: {lines:?}", method["id"]);
         }
     }
-    let asked = json!({"problem": {"text": "3x = 12"}, "method": "cross-multiply"});
-    let told = teacher.refused("POST", "/api/workings", asked).await;
+    let problem = json!({"text": "3x = 12"});
+    let asked = json!({"kind": "typed", "problem": problem, "method": "cross-multiply"});
+    let told = teacher.refused("POST", "/api/examples", asked).await;
     assert_eq!(told.1, "That method does not fit this problem. Choose another one.");
+}
+
+#[tokio::test]
+async fn an_example_is_changed_on_the_bench_and_kept_on_a_slide_as_it_was_made() {
+    let teacher = teacher().await;
+    let problem = json!({"text": "3(2x - 5) = 27"});
+    let asked = json!({"kind": "typed", "problem": problem});
+    let begun = teacher.ask("POST", "/api/examples", Some(asked)).await;
+    let change = |example: &Value, change: Value| json!({"example": example, "change": change});
+    let write = json!({"kind": "write", "line": 1, "text": {"text": "2x - 5 = 9"}});
+    let own =
+        teacher.ask("POST", "/api/examples/change", Some(change(&begun["example"], write))).await;
+    assert_eq!(own["example"]["working"][1]["math"], "2x - 5 = 9");
+    assert_eq!(own["example"]["working"][1]["verdict"], "holds");
+    let wrong = json!({"kind": "write", "line": 1, "text": {"text": "2x - = 9"}});
+    let told =
+        teacher.refused("POST", "/api/examples/change", change(&begun["example"], wrong)).await;
+    assert_eq!(told.1, "Something is missing after “-”.");
+    let slips = teacher.ask("POST", "/api/examples/slips", Some(begun["example"].clone())).await;
+    let put = json!({"kind": "slip", "slip": slips[0]["slip"]});
+    let broken =
+        teacher.ask("POST", "/api/examples/change", Some(change(&begun["example"], put))).await;
+    let id = teacher.lesson("Equations", 8).await;
+    let path = format!("/api/lessons/{id}");
+    let mut lesson = teacher.ask("GET", &path, None).await["lesson"].clone();
+    let block = |view: &Value| json!({"kind": "worked_example", "example": view["example"]});
+    lesson["slides"][0]["blocks"] = json!([block(&own), block(&broken)]);
+    let body = json!({"based_on": 1, "lesson": lesson});
+    let saved = teacher.ask("PUT", &path, Some(body)).await;
+    assert_eq!(saved["lesson"], lesson);
+    // The line that is there to break counts neither way.
+    assert_eq!(saved["checked"][0]["lines"], saved["checked"][0]["hold"]);
+}
+
+#[tokio::test]
+async fn a_drawn_example_brings_its_picture() {
+    let teacher = teacher().await;
+    let asked = json!({"kind": "drawn", "skill": "pythagoras", "stage": "grip", "seed": 3});
+    let view = teacher.ask("POST", "/api/examples", Some(asked)).await;
+    let figure = &view["example"]["figure"];
+    assert!(figure.is_object(), "{view}");
+    let id = teacher.lesson("Triangles", 8).await;
+    let path = format!("/api/lessons/{id}");
+    let mut lesson = teacher.ask("GET", &path, None).await["lesson"].clone();
+    let mut forged = view["example"].clone();
+    forged["figure"] = Value::Null;
+    let block = |example: &Value| json!({"kind": "worked_example", "example": example});
+    lesson["slides"][0]["blocks"] = json!([block(&view["example"]), block(&forged)]);
+    let body = json!({"based_on": 1, "lesson": lesson});
+    let saved = teacher.ask("PUT", &path, Some(body)).await;
+    // Once, although it stands there twice: the second is made again from its draws.
+    assert_eq!(saved["pictures"], json!([{"figure": figure, "scene": view["scene"]}]));
 }
 
 #[tokio::test]

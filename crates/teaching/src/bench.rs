@@ -7,7 +7,6 @@ mod change;
 mod numbers;
 mod placed;
 mod sheets;
-mod typed;
 mod weight;
 mod wording;
 
@@ -17,7 +16,9 @@ pub use sheets::{Strength, Version, sheet};
 pub use weight::weight;
 
 use crate::ladder::{Ladder, LadderOrder, MOST_RUNGS, NoLadder, Rung};
+use crate::numerals::cut;
 use crate::skills::CATALOGUE_VERSION;
+use crate::typed::NoWorking;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -47,6 +48,12 @@ impl From<NoLadder> for Refused {
     }
 }
 
+impl From<NoWorking> for Refused {
+    fn from(why: NoWorking) -> Self {
+        Self { says: why.says }
+    }
+}
+
 impl Refused {
     fn because(says: impl Into<String>) -> Self {
         Self { says: says.into() }
@@ -56,7 +63,7 @@ impl Refused {
 /// The numbers of a prompt, in the order in which [`Change::Number`] counts them.
 #[must_use]
 pub fn numbers_of(prompt: &str) -> Vec<String> {
-    wording::numbers(prompt).iter().map(|n| prompt[n.start..n.end].to_owned()).collect()
+    cut(prompt).1.into_iter().map(str::to_owned).collect()
 }
 
 impl Plan {

@@ -114,7 +114,7 @@ impl Judgement {
 /// Never: a rung whose line cannot be read is judged as a story without an equation.
 #[must_use]
 pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
-    let quantities = has_units(rung);
+    let quantities = reads_units(rung);
     let options = Options { quantities, ..Options::default() };
     let problem =
         read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
@@ -166,7 +166,7 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
 
 /// Whether units stand in the problem: its letters are none when they are read as units; or in the key of an answer in
 /// words.
-fn has_units(rung: &Rung) -> bool {
+pub(crate) fn reads_units(rung: &Rung) -> bool {
     if rung.answer.latex.is_empty() {
         return rung.working.iter().any(|line| line.latex.contains("\\,\\text{"));
     }
@@ -181,7 +181,7 @@ fn has_units(rung: &Rung) -> bool {
 /// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.
 #[must_use]
 pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
-    let quantities = has_units(rung);
+    let quantities = reads_units(rung);
     let read = |line: &DeskLine| line.read(quantities).ok().map(|reading| reading.line);
     let line = read(lines.get(at)?)?;
     let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });

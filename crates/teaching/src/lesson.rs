@@ -3,8 +3,9 @@
 //! The same in the database, in the API and in an exported file. A field that is added later has a
 //! default, so that older lessons still open; a change of meaning raises [`LESSON_VERSION`].
 
+use crate::example::Example;
+use crate::figure::Figure;
 use crate::skill::Strand;
-use crate::typed::{TypedWorking, work};
 use crate::verdict::VerdictWord;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -95,7 +96,7 @@ pub enum Block {
     /// A worked example, revealed line by line.
     WorkedExample {
         /// The problem with its working.
-        example: TypedWorking,
+        example: Box<Example>,
     },
 }
 
@@ -115,10 +116,14 @@ impl Slide {
         let mut found = Checked::default();
         for block in &self.blocks {
             let Block::WorkedExample { example } = block else { continue };
-            let claims = example.working.iter().filter(|line| line.verdict != VerdictWord::Given);
+            // A slip that was put in is there to break.
+            let slip = example.slip.as_ref().map(|slip| slip.line);
+            let claims = example.working.iter().filter(|line| {
+                line.line.verdict != VerdictWord::Given && (slip.is_none() || line.from != slip)
+            });
             for line in claims {
                 found.lines += 1;
-                found.hold += u32::from(line.verdict == VerdictWord::Holds);
+                found.hold += u32::from(line.line.verdict == VerdictWord::Holds);
             }
         }
         found
@@ -220,29 +225,33 @@ impl Lesson {
     }
 
     /// The lesson as it can be kept after a change of `before`. An example that stood there already
-    /// stays as it was posed; any other one is worked anew, so that nothing is called proved that was
+    /// stays as it was posed; any other one is made anew, so that nothing is called proved that was
     /// not proved here.
     ///
     /// # Errors
     /// As [`Lesson::check`], and when an example has no working.
     pub fn proved(mut self, before: &Self) -> Result<Self, BadLesson> {
         self.check()?;
-        let kept: Vec<&TypedWorking> = before.examples().collect();
+        let kept: Vec<&Example> = before.examples().collect();
         for slide in &mut self.slides {
             for block in &mut slide.blocks {
                 let Block::WorkedExample { example } = block else { continue };
-                if !kept.contains(&&*example) {
-                    let worked = work(&example.problem, Some(&example.method));
-                    *example = worked.map_err(|why| BadLesson(why.says))?;
+                if !kept.contains(&&**example) {
+                    **example = example.again().map_err(|why| BadLesson(why.says))?;
                 }
             }
         }
         Ok(self)
     }
 
-    fn examples(&self) -> impl Iterator<Item = &TypedWorking> {
+    /// The pictures on its slides.
+    pub fn figures(&self) -> impl Iterator<Item = &Figure> {
+        self.examples().filter_map(|example| example.figure.as_ref())
+    }
+
+    fn examples(&self) -> impl Iterator<Item = &Example> {
         self.slides.iter().flat_map(|slide| &slide.blocks).filter_map(|block| match block {
-            Block::WorkedExample { example } => Some(example),
+            Block::WorkedExample { example } => Some(&**example),
             Block::Text { .. } => None,
         })
     }
@@ -302,8 +311,8 @@ mod tests {
     #[test]
     fn a_lesson_is_the_same_after_a_trip_through_json() {
         let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
-        let example = crate::typed::work("n/6 = 10/15", None).expect("worked");
-        lesson.slides[0].blocks.push(Block::WorkedExample { example });
+        let example = Example::typed("n/6 = 10/15", None).expect("worked");
+        lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
         let json = serde_json::to_string(&lesson).expect("JSON");
         assert_eq!(serde_json::from_str::<Lesson>(&json).expect("a lesson"), lesson);
     }
@@ -311,18 +320,18 @@ mod tests {
     #[test]
     fn nothing_is_called_proved_that_was_not_proved_here() {
         let before = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
-        let honest = work("3x + 2 = 14", None).expect("worked");
+        let honest = Example::typed("3x + 2 = 14", None).expect("worked");
         let mut forged = honest.clone();
-        forged.working.last_mut().expect("lines").math = "x = 5".into();
-        let with = |example: TypedWorking| {
+        forged.working.last_mut().expect("lines").line.math = "x = 5".into();
+        let with = |example: Example| {
             let mut lesson = before.clone();
-            lesson.slides[0].blocks.push(Block::WorkedExample { example });
+            lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
             lesson
         };
         assert_eq!(with(forged.clone()).proved(&before), Ok(with(honest.clone())));
         // What stands there already stays as it was posed.
         let mut older = honest;
-        older.working[1].reason = "as we said it last year".into();
+        older.working[1].line.reason = "as we said it last year".into();
         assert_eq!(with(older.clone()).proved(&with(older.clone())), Ok(with(older)));
         forged.problem = "3x + = 14".into();
         assert!(with(forged).proved(&before).is_err());
@@ -332,9 +341,9 @@ mod tests {
     fn the_lines_that_were_proved_are_counted() {
         let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
         assert_eq!(lesson.checked(), Checked::default());
-        let example = work("3x + 2 = 14", None).expect("worked");
+        let example = Example::typed("3x + 2 = 14", None).expect("worked");
         let follow = u32::try_from(example.working.len()).expect("few") - 1;
-        lesson.slides[0].blocks.push(Block::WorkedExample { example });
+        lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
         assert_eq!(lesson.checked(), Checked { lines: follow, hold: follow });
     }
 }

@@ -1,6 +1,7 @@
 //! A typed problem, recognised and given its working.
 
 mod general;
+pub(crate) mod rung;
 mod tasks_in_words;
 mod words;
 
@@ -158,23 +159,18 @@ pub(crate) fn one_unknown(
     }))
 }
 
-/// The working of a problem written in the mathematics field or typed plainly.
+/// A problem written in the mathematics field or typed plainly, as it would be typed.
 ///
 /// # Errors
-/// As [`work`]; a place in LaTeX is not given, since nobody sees the LaTeX.
-pub fn work_written(problem: &DeskLine, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+/// [`NoWorking`] without a place for LaTeX, since nobody sees it.
+pub fn plain_text(problem: &DeskLine) -> Result<String, NoWorking> {
     if !problem.latex {
-        return work(&problem.text, method);
+        return Ok(problem.text.clone());
     }
     match read_latex(&problem.text) {
-        Ok(reading) if !matches!(reading.line, Line::Sentence(_)) => {
-            work(&text_line(&reading.line), method)
-        }
-        Ok(_) => {
-            let says = format!("No mathematics was found in this. {CAN_DO}");
-            Err(NoWorking { says, at: None, mend: None })
-        }
-        Err(error) => Err(NoWorking { says: unreadable(&error), at: None, mend: None }),
+        Ok(reading) if !matches!(reading.line, Line::Sentence(_)) => Ok(text_line(&reading.line)),
+        Ok(_) => Err(no(format!("No mathematics was found in this. {CAN_DO}"))),
+        Err(error) => Err(no(unreadable(&error))),
     }
 }
 
@@ -219,13 +215,12 @@ mod tests {
 
     #[test]
     fn a_problem_from_the_mathematics_field_is_the_same_problem() {
-        let written = DeskLine { text: "\\frac{n}{6}=\\frac{10}{15}".into(), latex: true };
-        let found = work_written(&written, None).expect("worked");
-        assert_eq!(found, work("n/6 = 10/15", None).expect("worked"));
+        let field = |text: &str| plain_text(&DeskLine { text: text.into(), latex: true });
+        assert_eq!(field("\\frac{n}{6}=\\frac{10}{15}"), Ok("n/6 = 10/15".into()));
         let plain = DeskLine { text: "3x = 12".into(), latex: false };
-        assert_eq!(work_written(&plain, None), work("3x = 12", None));
-        let unfinished = DeskLine { text: "3(2x".into(), latex: true };
-        assert!(work_written(&unfinished, None).expect_err("unfinished").says.contains("closed"));
+        assert_eq!(plain_text(&plain), Ok("3x = 12".into()));
+        assert!(field("3(2x").expect_err("unfinished").says.contains("closed"));
+        assert!(field("\\text{two bees}").expect_err("words").says.contains("No mathematics"));
     }
 
     #[test]

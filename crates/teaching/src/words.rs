@@ -14,6 +14,13 @@ pub use verdicts::{condition, domain, step_says, values};
 use algebra::Expr;
 use algebra::number::Rational;
 
+/// With a capital at its beginning.
+#[must_use]
+pub(crate) fn capital(text: &str) -> String {
+    let mut letters = text.chars();
+    letters.next().map_or_else(String::new, |first| first.to_uppercase().chain(letters).collect())
+}
+
 /// An expression within a sentence.
 #[must_use]
 pub fn math(expr: &Expr) -> String {

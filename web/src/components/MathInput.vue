@@ -159,6 +159,7 @@ defineExpose({ focus: () => field.value?.focus(), select })
   background: var(--card);
   color: var(--ink);
   font-size: 1.25rem;
+  font-weight: 400;
   --caret-color: var(--ink);
   --selection-background-color: color-mix(in srgb, var(--honey) 55%, transparent);
   --selection-color: var(--ink);

@@ -3,13 +3,17 @@
 import type { Scene } from '@/api/client'
 import MathLine from './MathLine.vue'
 
-defineProps<{ scene: Scene }>()
+/** A picture that grows fills its place, its labels with it; otherwise it is as large as it was drawn. */
+defineProps<{ scene: Scene; grows?: boolean }>()
+
+/** The size of a label as it was drawn, in pixels. */
+const LABEL = 16
 
 const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', end: 'translate(-100%, -50%)' }
 </script>
 
 <template>
-  <figure class="scene" role="img" :aria-label="scene.describes" :style="{ maxWidth: `${scene.width}px` }">
+  <figure class="scene" role="img" :aria-label="scene.describes" :class="{ grows }" :style="grows ? { '--shape': scene.width / scene.height, '--label': `${(100 * LABEL) / scene.width}cqw` } : { maxWidth: `${scene.width}px` }">
     <svg :viewBox="`0 0 ${scene.width} ${scene.height}`" aria-hidden="true">
       <template v-for="(shape, index) in scene.shapes" :key="index">
         <line
@@ -50,6 +54,14 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
   margin: 0;
   inline-size: 100%;
   container-type: inline-size;
+}
+/* On a slide, which is a container of its own, a picture is at most two thirds as high as the slide. */
+.grows {
+  max-inline-size: calc(var(--shape) * 37cqw);
+  justify-self: center;
+}
+.grows .label {
+  font-size: var(--label);
 }
 svg {
   display: block;

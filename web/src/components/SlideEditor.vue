@@ -7,6 +7,7 @@ import WorkingLines from './WorkingLines.vue'
 import { phaseNames, words } from '@/words'
 
 const slide = defineModel<Slide>({ required: true })
+const emit = defineEmits<{ bench: [block: number] }>()
 const phases = Object.keys(phaseNames) as PhaseKind[]
 </script>
 
@@ -32,9 +33,12 @@ const phases = Object.keys(phaseNames) as PhaseKind[]
           <span>{{ words.lesson.text }}</span>
           <el-input v-model="block.text" type="textarea" :autosize="{ minRows: 1, maxRows: 8 }" maxlength="4000" />
         </label>
-        <working-lines v-else :lines="block.example.working">
-          <template #mark="{ line }"><verdict-mark :word="line.verdict" bare /></template>
-        </working-lines>
+        <template v-else>
+          <working-lines :lines="block.example.working.filter((line) => !line.folded)">
+            <template #mark="{ line }"><verdict-mark :word="line.verdict" bare /></template>
+          </working-lines>
+          <el-button size="small" @click="emit('bench', at)">{{ words.example.open }}</el-button>
+        </template>
         <el-button text size="small" @click="slide.blocks.splice(at, 1)">{{ words.lesson.removeBlock }}</el-button>
       </div>
     </template>

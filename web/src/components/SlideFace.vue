@@ -5,22 +5,30 @@
  */
 import { useResizeObserver } from '@vueuse/core'
 import { nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Slide } from '@/api/client'
+import type { Drawing, Example, Scene, Slide } from '@/api/client'
+import { stepsOf } from '@/example/board'
+import ExampleBoard from './ExampleBoard.vue'
 import MathText from './MathText.vue'
-import WorkingLines from './WorkingLines.vue'
 
-const props = withDefaults(defineProps<{ slide: Slide; shown?: number }>(), { shown: Infinity })
+const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number }>(), { shown: Infinity, pictures: () => [] })
 
 const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
 const fit = ref(1)
 const SMALLEST = 0.5
 
-/** Lines of working on this slide that are shown already in front of block `at`. */
+/** The picture of an example. */
+function sceneOf(example: Example): Scene | undefined {
+  if (!example.figure) return undefined
+  const figure = JSON.stringify(example.figure)
+  return props.pictures.find((drawn) => JSON.stringify(drawn.figure) === figure)?.scene
+}
+
+/** Steps of this slide that are shown already in front of block `at`. */
 function before(at: number): number {
   return props.slide.blocks
     .slice(0, at)
-    .reduce((sum, block) => sum + (block.kind === 'worked_example' ? block.example.working.length : 0), 0)
+    .reduce((sum, block) => sum + (block.kind === 'worked_example' ? stepsOf(block.example) : 0), 0)
 }
 
 async function measure(): Promise<void> {
@@ -41,7 +49,7 @@ watch(() => props.slide, measure, { deep: true })
       <h2>{{ slide.title }}</h2>
       <template v-for="(block, at) in slide.blocks" :key="at">
         <p v-if="block.kind === 'text'" class="text"><math-text :text="block.text" /></p>
-        <working-lines v-else class="lines" :lines="block.example.working" :shown="shown - before(at)" />
+        <example-board v-else class="lines" :example="block.example" :scene="sceneOf(block.example)" :shown="shown - before(at)" />
       </template>
     </div>
   </div>

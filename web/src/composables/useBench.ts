@@ -1,12 +1,11 @@
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref } from 'vue'
 import { api, reply, type BenchRung, type Change, type Failure, type LadderOrder, type Plan } from '@/api/client'
+import { useHistory } from './useHistory'
 import type { SaveState } from './useLesson'
 
 /** How long the bench rests before it is saved, in milliseconds. */
 const REST_MS = 600
 const RETRY_MS = 4000
-/** Steps that can be undone. */
-const MOST_STEPS = 200
 
 /** What lies on the bench at one moment: it is replaced as a whole, never changed. */
 interface Moment {
@@ -19,9 +18,8 @@ interface Moment {
  * can be undone; the draft saves itself.
  */
 export function useBench(lesson: number) {
-  const now = shallowRef<Moment>()
-  const past = shallowRef<Moment[]>([])
-  const future = shallowRef<Moment[]>([])
+  const history = useHistory<Moment>()
+  const { now, canUndo, canRedo } = history
   const failure = ref<Failure>()
   /** Why the last change was refused: nothing was changed. */
   const refused = ref<string>()
@@ -38,9 +36,7 @@ export function useBench(lesson: number) {
     revision = answer.value.revision
     stale.value = undefined
     state.value = 'saved'
-    now.value = { plan: answer.value.plan, rungs: answer.value.rungs }
-    past.value = []
-    future.value = []
+    history.begin({ plan: answer.value.plan, rungs: answer.value.rungs })
   }
 
   function later(wait = REST_MS): void {
@@ -74,8 +70,8 @@ export function useBench(lesson: number) {
     await save()
   }
 
-  function show(moment: Moment): void {
-    now.value = moment
+  /** What lies on the bench has changed. */
+  function changed(): void {
     state.value = state.value === 'saving' ? 'saving' : 'unsaved'
     later()
   }
@@ -94,37 +90,27 @@ export function useBench(lesson: number) {
       else failure.value = answer.failure
       return false
     }
-    past.value = [...past.value, before].slice(-MOST_STEPS)
-    future.value = []
-    show(answer.value)
+    history.put(answer.value)
+    changed()
     return true
   }
 
   const draw = (order: LadderOrder): Promise<boolean> => change({ kind: 'draw', order })
 
-  function undo(): void {
-    const last = past.value.at(-1)
-    if (!last || !now.value) return
+  function step(taken: Moment | undefined): void {
+    if (!taken) return
     newest += 1
-    future.value = [now.value, ...future.value]
-    past.value = past.value.slice(0, -1)
     refused.value = undefined
-    show(last)
+    changed()
   }
-
-  function redo(): void {
-    const [next, ...rest] = future.value
-    if (!next || !now.value) return
-    newest += 1
-    past.value = [...past.value, now.value]
-    future.value = rest
-    refused.value = undefined
-    show(next)
-  }
+  const undo = (): void => step(history.undo())
+  const redo = (): void => step(history.redo())
 
   /** A title is no step of its own. */
   function setTitle(title: string): void {
-    if (now.value && now.value.plan.title !== title) show({ ...now.value, plan: { ...now.value.plan, title } })
+    if (!now.value || now.value.plan.title === title) return
+    now.value = { ...now.value, plan: { ...now.value.plan, title } }
+    changed()
   }
 
   function warn(event: BeforeUnloadEvent): void {
@@ -146,8 +132,8 @@ export function useBench(lesson: number) {
   return {
     plan: computed(() => now.value?.plan),
     rungs: computed(() => now.value?.rungs ?? []),
-    canUndo: computed(() => past.value.length > 0),
-    canRedo: computed(() => future.value.length > 0),
+    canUndo,
+    canRedo,
     failure,
     refused,
     state,

@@ -1,5 +1,5 @@
-import { computed, onScopeDispose, ref, toRaw, watch } from 'vue'
-import { api, reply, type Checked, type Failure, type Lesson, type LessonView } from '@/api/client'
+import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+import { api, reply, type Checked, type Drawing, type Failure, type Lesson, type LessonView } from '@/api/client'
 
 export type SaveState = 'saved' | 'saving' | 'unsaved'
 /** Typing rests this long before it is saved, in milliseconds. */
@@ -14,6 +14,8 @@ export function useLesson(id: number) {
   const lesson = ref<Lesson>()
   /** What was proved, by the id of the slide: it goes along when a slide is moved. */
   const checked = ref(new Map<number, Checked>())
+  /** The pictures of its slides, drawn. */
+  const pictures = shallowRef<Drawing[]>([])
   const minutesOver = ref(0)
   const failure = ref<Failure>()
   const state = ref<SaveState>('saved')
@@ -26,6 +28,7 @@ export function useLesson(id: number) {
   function take(view: LessonView, keepTyping: boolean): void {
     revision = view.revision
     checked.value = new Map(view.lesson.slides.flatMap((slide, at) => (view.checked[at] ? [[slide.id, view.checked[at]]] : [])))
+    pictures.value = view.pictures
     minutesOver.value = view.minutes_over
     kept = JSON.stringify(view.lesson)
     if (!keepTyping) lesson.value = view.lesson
@@ -96,5 +99,5 @@ export function useLesson(id: number) {
     void save()
   })
 
-  return { lesson, checked, minutesOver: computed(() => minutesOver.value), failure, state, stale, load, save, keepMine }
+  return { lesson, checked, pictures, minutesOver: computed(() => minutesOver.value), failure, state, stale, load, save, keepMine }
 }

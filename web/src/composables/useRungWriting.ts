@@ -8,6 +8,12 @@ export interface WritingLine extends DeskLine {
 }
 export type WritingState = 'saved' | 'typing' | 'saving' | 'offline' | 'refused' | 'stale'
 
+/** Lines of one rung that the server does not have yet, kept on this device. */
+interface Draft {
+  lines: DeskLine[]
+  basedOn: number
+}
+
 /** A pause this long ends a line of typing, in milliseconds: nothing half-typed is judged. */
 const PAUSE_MS = 550
 const RETRY_MS = 3000
@@ -31,6 +37,7 @@ export function useRungWriting(
   const next = ref<string[]>([])
   /** What was said of a line, as long as it still stands as it was judged. */
   const judged = reactive(new Map<number, { text: string; found: JudgedLine }>())
+  const draftKey = `${link}/${number}`
   let revision = start.revision
   let timer: ReturnType<typeof setTimeout> | undefined
   let running = false
@@ -56,7 +63,7 @@ export function useRungWriting(
 
   fill(start.lines)
   if (start.judgement) take(lines.filter(isWritten), start.judgement)
-  const draft = findDraft(link, number)
+  const draft = findDraft<Draft>(draftKey)
   if (draft) {
     fill(draft.lines)
     revision = draft.basedOn
@@ -66,7 +73,7 @@ export function useRungWriting(
   function changed(): void {
     state.value = 'typing'
     finished.value = false
-    keepDraft(link, number, { lines: lines.filter(isWritten).map(plain), basedOn: revision })
+    keepDraft(draftKey, { lines: lines.filter(isWritten).map(plain), basedOn: revision })
     clearTimeout(timer)
     timer = setTimeout(save, PAUSE_MS)
   }
@@ -87,7 +94,7 @@ export function useRungWriting(
       revision = answer.value.revision
       take(sent, answer.value.judgement)
       if (typedOn) return changed()
-      dropDraft(link, number)
+      dropDraft(draftKey)
       state.value = 'saved'
       return
     }
@@ -117,7 +124,7 @@ export function useRungWriting(
     fill(found?.lines ?? [])
     revision = found?.revision ?? 0
     if (found) take(lines.filter(isWritten), found.judgement)
-    dropDraft(link, number)
+    dropDraft(draftKey)
     state.value = 'saved'
   }
 

@@ -1,13 +1,15 @@
 import { computed, ref, type Ref } from 'vue'
-import type { Lesson } from '@/api/client'
+import type { Example, Lesson } from '@/api/client'
+import { spokenAt, stepsOf } from '@/example/board'
 
-/** How many lines of working a slide reveals one at a time; the first one stands from the start. */
-function steps(slide: Lesson['slides'][number]): number {
-  const lines = slide.blocks.reduce((sum, b) => sum + (b.kind === 'worked_example' ? b.example.working.length : 0), 0)
-  return Math.max(1, lines)
-}
+type Slide = Lesson['slides'][number]
 
-/** Where the lesson stands on the wall: a slide, and how many lines of it are shown. */
+const examplesOf = (slide?: Slide): Example[] => slide?.blocks.flatMap((b) => (b.kind === 'worked_example' ? [b.example] : [])) ?? []
+
+/** How many steps a slide is revealed in; the first one stands from the start. */
+const steps = (slide: Slide): number => Math.max(1, examplesOf(slide).reduce((sum, example) => sum + stepsOf(example), 0))
+
+/** Where the lesson stands on the wall: a slide, and how many steps of it are shown. */
 export function useShow(lesson: Ref<Lesson | undefined>, from: number) {
   const slides = computed(() => lesson.value?.slides ?? [])
   const at = ref(Math.max(0, from - 1))
@@ -35,11 +37,15 @@ export function useShow(lesson: Ref<Lesson | undefined>, from: number) {
     shown.value = 1
   }
 
-  /** The line that was shown last, to be spoken. */
+  /** The step that was shown last, to be spoken. */
   const spoken = computed(() => {
-    const lines = slide.value?.blocks.flatMap((b) => (b.kind === 'worked_example' ? b.example.working : [])) ?? []
-    const line = lines[shown.value - 1]
-    return line ? `${line.speech}. ${line.reason.replaceAll('$', '')}` : ''
+    let step = shown.value
+    for (const example of examplesOf(slide.value)) {
+      const own = stepsOf(example)
+      if (step <= own) return spokenAt(example, step)
+      step -= own
+    }
+    return ''
   })
 
   return { slides, at, shown, slide, total, ended, spoken, next, back, jump }

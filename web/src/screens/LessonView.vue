@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
 import { ElButton, ElDialog } from 'element-plus'
-import { computed, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type LadderEntry, type PhaseKind, type Slide, type TypedWorking } from '@/api/client'
-import ExampleMaker from '@/components/ExampleMaker.vue'
+import { api, reply, type LadderEntry, type PhaseKind, type Slide } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import SlideEditor from '@/components/SlideEditor.vue'
@@ -15,11 +14,9 @@ import { gradeName, phaseNames, strandNames, words } from '@/words'
 
 const props = defineProps<{ id: number }>()
 const router = useRouter()
-const { lesson, checked, minutesOver, failure, state, stale, load, save, keepMine } = useLesson(props.id)
+const { lesson, checked, pictures, minutesOver, failure, state, stale, load, save, keepMine } = useLesson(props.id)
 const ladders = ref<LadderEntry[]>([])
 const openSlide = ref<number>()
-const making = ref(false)
-const maker = useTemplateRef<InstanceType<typeof ExampleMaker>>('maker')
 
 /** The slides with the minute at which each begins. */
 const rungs = computed(() => {
@@ -47,10 +44,10 @@ function add(title: string, phase: PhaseKind, blocks: Slide['blocks']): void {
   openSlide.value = blocks.length ? undefined : id
 }
 
-function keep(example: TypedWorking): void {
-  making.value = false
-  add(words.lesson.exampleTitle, 'teach', [{ kind: 'worked_example', example }])
-  void save()
+/** What was typed is saved before the bench opens: it puts its example into the lesson as it stands there. */
+async function toBench(place?: { slide: number; block: number }): Promise<void> {
+  await save()
+  await router.push({ name: 'working', params: { id: props.id }, query: place })
 }
 
 function move(index: number, by: number): void {
@@ -86,7 +83,7 @@ async function show(): Promise<void> {
         </div>
         <div class="actions">
           <span class="state soft" role="status">{{ words.lesson[state] }}</span>
-          <el-button size="large" @click="making = true">{{ words.lesson.addExample }}</el-button>
+          <el-button size="large" @click="toBench()">{{ words.lesson.addExample }}</el-button>
           <el-button size="large" type="primary" @click="show">{{ words.lesson.show }}</el-button>
         </div>
       </div>
@@ -102,8 +99,8 @@ async function show(): Promise<void> {
           </div>
           <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
             <div class="beside">
-              <slide-face :slide="rung.slide" class="picture" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" />
+              <slide-face :slide="rung.slide" :pictures="pictures" class="picture" />
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" @bench="(block) => toBench({ slide: rung.slide.id, block })" />
               <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
               <div class="tools">
                 <el-button size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
@@ -133,9 +130,6 @@ async function show(): Promise<void> {
 
       <ladder-list :ladders="ladders" :lesson="id" />
 
-      <el-dialog v-model="making" :title="words.lesson.addExample" width="min(96vw, 760px)" destroy-on-close @opened="maker?.focus()">
-        <example-maker ref="maker" @keep="keep" @cancel="making = false" />
-      </el-dialog>
       <el-dialog
         :model-value="stale !== undefined"
         :title="words.lesson.stale"

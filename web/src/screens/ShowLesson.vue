@@ -3,7 +3,7 @@
 import { useEventListener } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Failure, type Lesson } from '@/api/client'
+import { api, reply, type Drawing, type Failure, type Lesson } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import { useShow } from '@/composables/useShow'
@@ -12,6 +12,7 @@ import { words } from '@/words'
 const props = defineProps<{ id: number; from: number }>()
 const router = useRouter()
 const lesson = ref<Lesson>()
+const pictures = ref<Drawing[]>([])
 const failure = ref<Failure>()
 const blank = ref(false)
 const { slides, at, shown, slide, total, ended, spoken, next, back, jump } = useShow(lesson, props.from)
@@ -19,7 +20,9 @@ const { slides, at, shown, slide, total, ended, spoken, next, back, jump } = use
 async function load(): Promise<void> {
   const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } }))
   failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) lesson.value = answer.value.lesson
+  if (!answer.ok) return
+  lesson.value = answer.value.lesson
+  pictures.value = answer.value.pictures
 }
 onMounted(load)
 
@@ -78,7 +81,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <template v-else-if="slide">
       <div class="stage" @click="next">
-        <slide-face :key="slide.id" :slide="slide" :shown="shown" class="face" />
+        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" class="face" />
       </div>
       <div v-if="blank" class="blank" role="status" @click="blank = false">{{ words.show.blank }}</div>
       <p class="only-heard" aria-live="polite">{{ spoken }}</p>

@@ -54,7 +54,7 @@ async function leave(): Promise<void> {
     failure.value = answer.failure
     return
   }
-  desk.value?.rungs.forEach(({ number }) => dropDraft(props.link, number))
+  desk.value?.rungs.forEach(({ number }) => dropDraft(`${props.link}/${number}`))
   await load()
 }
 </script>

@@ -1,5 +1,5 @@
 /** Every sentence of the interface. Sentences about mathematics come from the server. */
-import type { PhaseKind, Stage, Strand, VerdictWord } from '@/api/client'
+import type { Detail, PhaseKind, Stage, Strand, VerdictWord } from '@/api/client'
 
 export const words = {
   name: 'Honey Ladder',
@@ -58,12 +58,6 @@ export const words = {
     text: 'Text (mathematics between $ signs)',
     addText: 'Add text',
     removeBlock: 'Take this part out',
-    problem: 'Problem',
-    problemHint: 'Type an equation, an inequality or an expression, or say in words what is to be done.',
-    inWords: 'Problem in words',
-    inWordsHint: 'such as 15% of 60, or factorise x^2 + 5x + 6',
-    workWords: 'Work out these words',
-    work: 'Work it out',
     method: 'Method',
     keep: 'Put it on a slide',
     newSlide: 'New slide',
@@ -141,6 +135,64 @@ export const words = {
     found: (count: number) => (count === 1 ? '1 skill' : `${count} skills`),
     method: 'Method of the key',
     usual: 'The usual one',
+  },
+  example: {
+    title: 'Make a worked example',
+    what: 'The problem',
+    type: 'Type it',
+    problem: 'Problem',
+    work: 'Work it out',
+    say: 'Or say it in words',
+    inWords: 'Problem in words',
+    sayHint: 'such as 15% of 60, or share 60 in 2:3',
+    workWords: 'Work out these words',
+    draw: 'Or draw one',
+    skill: 'Find a skill',
+    stage: 'Stage',
+    drawOne: 'Draw a problem',
+    another: 'Another problem',
+    vary: 'Other numbers',
+    how: 'How it is worked',
+    detail: 'Written down',
+    find: 'A slip to find',
+    findHint: 'One line breaks, and the class finds out which.',
+    slip: 'Put a slip in',
+    noMoreSlip: 'Take the slip out',
+    noSlip: 'No slip that we know fits this working.',
+    insteadOf: (n: number) => `In place of line ${n}`,
+    putIn: 'Put it in',
+    wrote: (name: string) => `${name} wrote this. One line breaks: which one, and why?`,
+    working: 'The working',
+    hint: 'Choose a line to change it, to word its reason, or to leave something out.',
+    pick: 'The working will stand here, each line proved.',
+    line: (n: number) => `Line ${n}`,
+    theLine: 'The line',
+    check: 'Check it',
+    computed: 'Back to the computed line',
+    takeOut: 'Take this line out',
+    reason: 'Its reason',
+    ownReason: 'Back to its own words',
+    leaveOut: 'Leave out for the class to fill in',
+    wholeLine: 'whole line',
+    itsReason: 'the reason',
+    fold: 'In one go with the next line',
+    folded: 'in one go with the next line',
+    unfold: 'Show this line',
+    lineBelow: 'A line below',
+    newLine: 'New line',
+    wall: 'On the wall',
+    step: (at: number, all: number) => `Step ${at} of ${all}`,
+    stepBack: 'Back',
+    stepOn: 'Next step',
+    fromStart: 'From the start',
+    to: 'Where it goes',
+    newSlide: 'A new slide',
+    slide: (n: number, title: string) => `${n}. ${title}`,
+    putBack: 'Put it back on its slide',
+    open: 'Open on the working bench',
+    tryTitle: 'Try together',
+    slipTitle: 'Find the slip',
+    mend: (text: string) => `Take ${text}`,
   },
   ladder: {
     sheet: 'Print the sheet',
@@ -228,6 +280,8 @@ export const strandNames: Record<Strand, string> = {
 }
 
 export const stageNames: Record<Stage, string> = { grip: 'Grip', tilt: 'Tilt', climb: 'Climb' }
+
+export const detailNames: Record<Detail, string> = { written_out: 'Every step', usual: 'Line by line', brisk: 'Brisk' }
 
 export const phaseNames: Record<PhaseKind, string> = {
   starter: 'Starter',

@@ -2,10 +2,10 @@
 
 use teaching::Lesson;
 use teaching::bench::{Change, Plan, change};
+use teaching::example::Example as Worked;
 use teaching::ladder::LadderOrder;
 use teaching::lesson::{Block, PhaseKind, Slide};
 use teaching::skill::Strand;
-use teaching::typed::work;
 
 /// A lesson with the ladder that hangs on it.
 pub struct DemoLesson {
@@ -65,8 +65,8 @@ fn block(part: Part) -> Result<Block, String> {
         Text(text) => Block::Text { text: text.to_owned() },
         Example(problem, method) => {
             let example =
-                work(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
-            Block::WorkedExample { example }
+                Worked::typed(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
+            Block::WorkedExample { example: Box::new(example) }
         }
     })
 }

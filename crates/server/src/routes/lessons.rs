@@ -6,9 +6,11 @@ use crate::error::{ApiError, Failure};
 use crate::session::SignedIn;
 use axum::Json;
 use axum::extract::{Path, State};
+use drawing::Scene;
 use serde::{Deserialize, Serialize};
 use store::lesson::{LessonId, OnShelf};
 use teaching::Lesson;
+use teaching::figure::Figure;
 use teaching::lesson::{BadLesson, Checked};
 use teaching::skill::Strand;
 use utoipa::ToSchema;
@@ -78,12 +80,37 @@ struct LessonView {
     checked: Vec<Checked>,
     /// Minutes that the phases are over the length, or short of it when negative.
     minutes_over: i32,
+    /// Its pictures, drawn, each once.
+    pictures: Vec<Drawing>,
+}
+
+/// A picture, drawn.
+#[derive(Serialize, ToSchema)]
+struct Drawing {
+    figure: Figure,
+    scene: Scene,
 }
 
 impl LessonView {
     fn of(id: LessonId, revision: u32, lesson: Lesson) -> Self {
         let checked = lesson.slides.iter().map(teaching::lesson::Slide::checked).collect();
-        Self { id, revision, checked, minutes_over: lesson.minutes_over(), lesson }
+        let mut figures: Vec<&Figure> = Vec::new();
+        for figure in lesson.figures() {
+            if !figures.contains(&figure) {
+                figures.push(figure);
+            }
+        }
+        let drawn = figures
+            .into_iter()
+            .map(|figure| Drawing { scene: drawing::draw(figure), figure: figure.clone() });
+        Self {
+            id,
+            revision,
+            checked,
+            minutes_over: lesson.minutes_over(),
+            pictures: drawn.collect(),
+            lesson,
+        }
     }
 }
 

@@ -1,10 +1,10 @@
 //! What a teacher does on the bench: one change after the other, each refused as a whole or made as a whole.
 
 use super::placed::{Placed, Source};
-use super::typed::typed;
 use super::{Plan, Refused, numbers, weight};
 use crate::ladder::{Drawn, LadderOrder, MOST_RUNGS, NoLadder, Rung, checked};
 use crate::skill::Stage;
+use crate::typed::rung::rung;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -110,7 +110,7 @@ pub fn change(plan: &Plan, change: &Change) -> Result<Plan, Refused> {
         Change::Typed { key, problem } => {
             let at = plan.find(*key)?;
             let stage = plan.rungs[at].stage();
-            typed(problem, stage)?;
+            rung(problem, None, stage)?;
             replace(&mut plan, at, Source::Typed { problem: problem.trim().to_owned(), stage });
         }
         Change::Move { key, by } => shift(&mut plan, *key, *by)?,

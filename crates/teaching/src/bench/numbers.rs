@@ -5,8 +5,8 @@
 //! number in that place, and is proved, is what was meant.
 
 use super::Refused;
-use super::wording::numbers;
 use crate::ladder::{Drawn, Replaced, Rung};
+use crate::numerals::cut;
 
 /// Most problems that are posed to find one.
 const MOST_TRIES: usize = 900;
@@ -14,18 +14,6 @@ const MOST_TRIES: usize = 900;
 const WIDEST: i64 = 240;
 /// How many other numbers are offered when the wished one is not to be had.
 const OFFERED: usize = 4;
-
-/// A prompt cut at its numbers: what stands between them, and the numbers.
-fn cut(prompt: &str) -> (Vec<&str>, Vec<&str>) {
-    let (mut between, mut found, mut from) = (Vec::new(), Vec::new(), 0);
-    for number in numbers(prompt) {
-        between.push(&prompt[from..number.start]);
-        found.push(&prompt[number.start..number.end]);
-        from = number.end;
-    }
-    between.push(&prompt[from..]);
-    (between, found)
-}
 
 /// The same problem with number `at` (from 0) of its prompt changed to `to`; as few others as possible change with it.
 ///

@@ -1,9 +1,9 @@
 //! A rung on the bench: where it comes from, and what its teacher made of it.
 
-use super::typed::typed;
 use super::{Refused, wording};
 use crate::ladder::{Drawn, Rung};
 use crate::skill::Stage;
+use crate::typed::rung::rung;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -61,7 +61,7 @@ impl Placed {
             Source::Drawn(drawn) => drawn.rung()?.ok_or_else(|| {
                 Refused::because("A rung of this ladder can no longer be proved. Draw it again.")
             })?,
-            Source::Typed { problem, stage } => typed(problem, *stage)?,
+            Source::Typed { problem, stage } => rung(problem, None, *stage)?,
         };
         if let Some(words) = &self.wording {
             wording::check(&rung.prompt, words)?;

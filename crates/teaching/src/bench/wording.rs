@@ -1,41 +1,13 @@
 //! A teacher's own wording: every number of the problem has to stand in it.
 
 use super::Refused;
+use crate::numerals::cut;
 
 /// The longest wording.
 const LONGEST: usize = 600;
 
-/// A number in a text.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub(super) struct Number {
-    /// The first byte.
-    pub start: usize,
-    /// One past the last byte.
-    pub end: usize,
-}
-
-/// The numbers of a text, from left to right: digits, with a point between digits.
-pub(super) fn numbers(text: &str) -> Vec<Number> {
-    let bytes = text.as_bytes();
-    let is_digit = |at: usize| bytes.get(at).is_some_and(u8::is_ascii_digit);
-    let mut found = Vec::new();
-    let mut at = 0;
-    while at < bytes.len() {
-        if !is_digit(at) {
-            at += 1;
-            continue;
-        }
-        let start = at;
-        while is_digit(at) || (bytes[at..].starts_with(b".") && is_digit(at + 1)) {
-            at += 1;
-        }
-        found.push(Number { start, end: at });
-    }
-    found
-}
-
 fn texts(text: &str) -> Vec<&str> {
-    let mut found: Vec<&str> = numbers(text).iter().map(|n| &text[n.start..n.end]).collect();
+    let mut found = cut(text).1;
     found.sort_unstable();
     found
 }
@@ -80,14 +52,6 @@ pub(super) fn check(own: &str, wording: &str) -> Result<(), Refused> {
 #[cfg(test)]
 mod tests {
     use super::*;
-
-    #[test]
-    fn numbers_are_found_where_they_stand() {
-        let text = r"Solve $\frac{3}{4} x^{2} = 2.50$. It costs 12.";
-        let found: Vec<&str> = numbers(text).iter().map(|n| &text[n.start..n.end]).collect();
-        assert_eq!(found, ["3", "4", "2", "2.50", "12"]);
-        assert!(numbers("no number").is_empty());
-    }
 
     #[test]
     #[rustfmt::skip]

@@ -4,7 +4,7 @@
 use super::{CAN_DO, MethodChoice, NoWorking, TypedWorking, no};
 use crate::skills;
 use crate::solve::{SolveRequest, SolvedLine, answer};
-use crate::words::unreadable;
+use crate::words::{capital, unreadable};
 use crate::working::WorkingLine;
 use algebra::write::{latex_line, speech_line};
 use algebra::{Expr, ExprKind, Line, read_line};
@@ -112,9 +112,7 @@ pub(super) fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, 
 
 /// `complete-the-square` as it is said.
 fn spelled(id: &str) -> String {
-    let words = id.replace('-', " ");
-    let mut letters = words.chars();
-    letters.next().map_or_else(String::new, |first| first.to_uppercase().chain(letters).collect())
+    capital(&id.replace('-', " "))
 }
 
 fn line(line: &SolvedLine) -> WorkingLine {

@@ -1,9 +1,9 @@
 //! A rung from a problem typed by hand: its working and its answer are those that a typed problem gets everywhere.
 
-use super::Refused;
+use super::{Asked, NoWorking, TypedWorking, asked, no, work};
 use crate::ladder::{Answer, Rung};
 use crate::skill::Stage;
-use crate::typed::{Asked, asked, work};
+use crate::words::capital;
 use crate::working::WorkingLine;
 use algebra::form::Form;
 use algebra::number::Notation;
@@ -12,27 +12,35 @@ use algebra::{ExprKind, Line, read_line};
 /// The longest problem, in characters.
 const LONGEST: usize = 300;
 
-/// The rung of a problem.
+/// The rung of a problem, by `method` or the usual one.
 ///
 /// # Errors
-/// [`Refused`] with a sentence that says why it cannot be worked.
-pub(super) fn typed(problem: &str, stage: Stage) -> Result<Rung, Refused> {
+/// [`NoWorking`] with a sentence that says why it cannot be worked.
+pub(crate) fn rung(problem: &str, method: Option<&str>, stage: Stage) -> Result<Rung, NoWorking> {
+    worked(problem, method).and_then(|found| rung_of(found, stage))
+}
+
+/// The working of a problem of a length that somebody types.
+pub(crate) fn worked(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
     let problem = problem.trim();
     if problem.chars().count() > LONGEST {
-        let says = format!("Type a problem of at most {LONGEST} characters.");
-        return Err(Refused::because(says));
+        return Err(no(format!("Type a problem of at most {LONGEST} characters.")));
     }
-    let found = work(problem, None).map_err(|why| Refused::because(why.says))?;
+    work(problem, method)
+}
+
+/// The rung of a worked problem.
+pub(crate) fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
+    let problem = found.problem.as_str();
     let carries = |line: &&WorkingLine| line.role != "checks";
     let last = found.working.iter().rfind(carries);
     let first = found.working.iter().find(|line| line.role == "starts");
     let (Some(first), Some(last)) = (first, last) else {
-        return Err(Refused::because("This could not be worked. Type another problem."));
+        return Err(no("This could not be worked. Type another problem."));
     };
     let line = read_line(&first.math).map_or(Line::NoSolution, |reading| reading.line);
     let is_value = matches!(line, Line::Expression(_));
-    let letters = line.symbols();
-    let unknown = letters.iter().next().filter(|_| !is_value && letters.len() == 1);
+    let unknown = if is_value { None } else { asked_letter(&line, &last.math) };
     let prompt = match asked(problem) {
         Asked::Words => sentence(problem),
         Asked::Task { verb, .. } => format!("{} ${}$.", capital(verb), found.latex),
@@ -60,12 +68,25 @@ pub(super) fn typed(problem: &str, stage: Stage) -> Result<Rung, Refused> {
         },
         choices: Vec::new(),
         line: first.math.clone(),
-        unknown: unknown.cloned().unwrap_or_default(),
+        unknown: unknown.unwrap_or_default(),
         given: Vec::new(),
         story: false,
         method: found.method,
         working: found.working,
     })
+}
+
+/// The only letter of a problem, or the one that stands alone in its last line.
+fn asked_letter(problem: &Line, last: &str) -> Option<String> {
+    let letters = problem.symbols();
+    if letters.len() == 1 {
+        return letters.into_iter().next();
+    }
+    let last = read_line(last).ok()?.line;
+    match &last.as_equation()?.0.kind {
+        ExprKind::Symbol(letter) => Some(letter.clone()),
+        _ => None,
+    }
 }
 
 /// To how many places a last line is rounded.
@@ -78,11 +99,6 @@ fn rounding(math: &str) -> Form {
         },
         _ => Form::Any,
     }
-}
-
-fn capital(text: &str) -> String {
-    let mut letters = text.chars();
-    letters.next().map_or_else(String::new, |first| first.to_uppercase().chain(letters).collect())
 }
 
 /// Words as a sentence; a dollar sign would begin mathematics.

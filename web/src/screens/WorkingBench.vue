@@ -1,0 +1,295 @@
+<script setup lang="ts">
+/** Makes a worked example: the problem, how it is worked, each line, and the slide it goes to. */
+import { ElAlert, ElButton, ElDialog, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
+import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, reply, type Beginning, type Block, type Detail, type Lesson, type SkillCard, type SlipOffer } from '@/api/client'
+import ExampleBoard from '@/components/ExampleBoard.vue'
+import ExampleLineCard from '@/components/ExampleLineCard.vue'
+import FailureNote from '@/components/FailureNote.vue'
+import ProblemChooser from '@/components/ProblemChooser.vue'
+import SlipChooser from '@/components/SlipChooser.vue'
+import { useExample, type Place } from '@/composables/useExample'
+import { stepsOf } from '@/example/board'
+import { slideOf } from '@/example/slide'
+import { detailNames, words } from '@/words'
+
+const props = defineProps<{ lesson: number; place?: Place }>()
+const router = useRouter()
+const bench = useExample(props.lesson, props.place)
+const { view, canUndo, canRedo, failure, refused, busy, slips } = bench
+const cards = ref<SkillCard[]>([])
+const lesson = ref<Lesson>()
+const opened = ref<number>()
+const choosing = ref(false)
+const slipping = ref(false)
+/** The slide that the example goes to; 0 is a new one. */
+const target = ref(0)
+const shown = ref(1)
+const chooser = useTemplateRef<InstanceType<typeof ProblemChooser>>('chooser')
+const details = Object.keys(detailNames) as Detail[]
+
+const example = computed(() => view.value?.example)
+const total = computed(() => (example.value ? stepsOf(example.value) : 0))
+const sound = computed(() => example.value?.working.filter((line) => line.verdict === 'holds').length ?? 0)
+const claims = computed(() => example.value?.working.filter((line) => line.verdict !== 'given').length ?? 0)
+const told = computed(() => words.lesson.lines(sound.value, claims.value))
+
+// What is looked at is the whole board, unless it is being stepped through.
+watch(total, (now) => (shown.value = now))
+
+async function begin(beginning: Beginning): Promise<void> {
+  if (await bench.begin(beginning)) {
+    choosing.value = false
+    opened.value = undefined
+  }
+}
+async function putIn(offer: SlipOffer): Promise<void> {
+  slipping.value = false
+  await bench.change({ kind: 'slip', slip: offer.slip })
+}
+async function openSlips(): Promise<void> {
+  slipping.value = true
+  await bench.offerSlips()
+}
+
+function put(there: Lesson, block: Block): void {
+  const slide = there.slides.find((one) => one.id === (props.place?.slide ?? target.value))
+  if (slide && props.place && slide.blocks[props.place.block]?.kind === 'worked_example') slide.blocks.splice(props.place.block, 1, block)
+  else if (slide) slide.blocks.push(block)
+  else slideOf(there, block)
+}
+async function send(): Promise<void> {
+  if (await bench.send(put)) await router.push({ name: 'lesson', params: { id: props.lesson } })
+}
+
+function onKey(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement
+  if (target.matches('input, textarea, math-field, [contenteditable]') || !(event.ctrlKey || event.metaKey)) return
+  if (event.key.toLowerCase() !== 'z') return
+  event.preventDefault()
+  if (event.shiftKey) bench.redo()
+  else bench.undo()
+}
+onMounted(async () => {
+  addEventListener('keydown', onKey)
+  const path = { params: { path: { id: props.lesson } } }
+  const [skills, there] = await Promise.all([reply(api.GET('/api/skills')), reply(api.GET('/api/lessons/{id}', path))])
+  if (skills.ok) cards.value = skills.value
+  else failure.value = skills.failure
+  if (there.ok) lesson.value = there.value.lesson
+  else failure.value = there.failure
+  await bench.load(lesson.value)
+  if (!view.value) chooser.value?.focus()
+})
+onUnmounted(() => removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <main class="page">
+    <router-link :to="{ name: 'lesson', params: { id: props.lesson } }">{{ words.bench.back }}</router-link>
+    <h1>{{ words.example.title }}</h1>
+    <failure-note v-if="failure" :failure="failure" />
+    <div class="bench">
+      <div class="choices">
+        <section v-if="!view || choosing">
+          <h2>{{ words.example.what }}</h2>
+          <problem-chooser ref="chooser" :cards="cards" :busy="busy" @begin="begin" />
+          <el-button v-if="view" class="cancel" @click="choosing = false">{{ words.cancel }}</el-button>
+        </section>
+        <template v-else-if="example">
+          <section>
+            <h2>{{ words.example.what }}</h2>
+            <p class="soft">{{ example.title }}</p>
+            <div class="buttons">
+              <el-button @click="choosing = true">{{ words.example.another }}</el-button>
+              <el-button :loading="busy" @click="bench.change({ kind: 'vary', seed: Math.floor(Math.random() * 1_000_000) })">{{ words.example.vary }}</el-button>
+            </div>
+          </section>
+          <section>
+            <h2>{{ words.example.how }}</h2>
+            <label v-if="example.methods.length > 1" class="field method">
+              <span>{{ words.lesson.method }}</span>
+              <el-select :model-value="example.method" :aria-label="words.lesson.method" @update:model-value="(id: string) => bench.change({ kind: 'method', id })">
+                <el-option v-for="m in example.methods" :key="m.id" :value="m.id" :label="m.title" />
+              </el-select>
+            </label>
+            <div class="field">
+              <span>{{ words.example.detail }}</span>
+              <el-radio-group :model-value="example.detail" :aria-label="words.example.detail" @update:model-value="(to) => bench.change({ kind: 'detail', detail: to as Detail })">
+                <el-radio-button v-for="one in details" :key="one" :value="one" :label="detailNames[one]" />
+              </el-radio-group>
+            </div>
+          </section>
+          <section>
+            <h2>{{ words.example.find }}</h2>
+            <template v-if="example.slip">
+              <p class="soft">{{ words.example.wrote(example.slip.name) }}</p>
+              <el-button @click="bench.change({ kind: 'slip', slip: null })">{{ words.example.noMoreSlip }}</el-button>
+            </template>
+            <template v-else>
+              <p class="soft">{{ words.example.findHint }}</p>
+              <el-button @click="openSlips">{{ words.example.slip }}</el-button>
+            </template>
+          </section>
+        </template>
+      </div>
+      <section class="paper" :aria-label="words.example.working">
+        <el-alert v-if="refused" class="refused" type="warning" :title="refused.says" :description="view ? words.bench.refused : undefined" show-icon @close="refused = undefined" />
+        <p v-if="refused?.mended" class="mend">
+          <el-button size="small" @click="begin({ kind: 'typed', problem: { text: refused.mended, latex: false } })">{{ words.example.mend(refused.mended) }}</el-button>
+        </p>
+        <p v-if="!example" class="soft pick">{{ words.example.pick }}</p>
+        <template v-else-if="view">
+          <div class="paper-head">
+            <h2>{{ words.example.working }}</h2>
+            <span class="soft" role="status">{{ told }}</span>
+            <span class="push" />
+            <el-button :disabled="!canUndo" @click="bench.undo">{{ words.bench.undo }}</el-button>
+            <el-button :disabled="!canRedo" @click="bench.redo">{{ words.bench.redo }}</el-button>
+          </div>
+          <p class="soft hint">{{ words.example.hint }}</p>
+          <ol class="lines">
+            <example-line-card
+              v-for="(line, at) in example.working"
+              :key="at"
+              :open="opened === at"
+              :line="line"
+              :offers="view.offers[at]!"
+              :at="at"
+              :change="bench.change"
+              @update:open="(open) => (opened = open ? at : undefined)"
+            />
+          </ol>
+          <section class="wall">
+            <div class="paper-head">
+              <h2>{{ words.example.wall }}</h2>
+              <span class="soft">{{ words.example.step(shown, total) }}</span>
+              <span class="push" />
+              <el-button :disabled="shown <= 1" @click="shown -= 1">{{ words.example.stepBack }}</el-button>
+              <el-button :disabled="shown >= total" @click="shown += 1">{{ words.example.stepOn }}</el-button>
+              <el-button @click="shown = 1">{{ words.example.fromStart }}</el-button>
+            </div>
+            <example-board class="board" :example="example" :scene="view.scene ?? undefined" :shown="shown" />
+          </section>
+          <div class="end">
+            <label v-if="!place && lesson" class="target">
+              <span>{{ words.example.to }}</span>
+              <el-select v-model="target" size="large" :aria-label="words.example.to">
+                <el-option :value="0" :label="words.example.newSlide" />
+                <el-option v-for="(slide, n) in lesson.slides" :key="slide.id" :value="slide.id" :label="words.example.slide(n + 1, slide.title)" />
+              </el-select>
+            </label>
+            <el-button type="primary" size="large" :loading="busy" @click="send">{{ place ? words.example.putBack : words.lesson.keep }}</el-button>
+          </div>
+        </template>
+      </section>
+    </div>
+    <el-dialog v-model="slipping" :title="words.example.slip" width="min(94vw, 760px)">
+      <slip-chooser v-if="slips" :offers="slips" @choose="putIn" />
+      <p v-else class="soft">{{ words.loading }}</p>
+    </el-dialog>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: minmax(260px, 330px) minmax(0, 1fr);
+  gap: 32px;
+  margin-block-start: 18px;
+}
+.choices {
+  display: grid;
+  align-content: start;
+  gap: 28px;
+}
+.choices h2 {
+  margin-block-end: 8px;
+}
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-block-start: 10px;
+}
+.buttons .el-button {
+  margin: 0;
+}
+.choices p + .el-button,
+.cancel {
+  margin-block-start: 10px;
+}
+.field {
+  display: grid;
+  gap: 4px;
+  margin-block-start: 8px;
+  font-weight: 600;
+}
+.paper {
+  min-inline-size: 0;
+  padding: 24px 28px;
+  border: 1px solid var(--line);
+  border-radius: var(--radius);
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.paper-head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+}
+.paper-head .el-button {
+  margin: 0;
+}
+.push {
+  flex: 1;
+}
+.hint {
+  margin-block: 4px 12px;
+  font-size: 0.92rem;
+}
+.refused,
+.mend {
+  margin-block-end: 12px;
+}
+.lines {
+  margin: 0;
+  padding: 0;
+  border-block-start: 1px solid var(--line);
+  list-style: none;
+}
+.wall {
+  margin-block-start: 30px;
+}
+.board {
+  margin-block-start: 10px;
+  padding: 18px 22px;
+  border: 2px solid var(--honey);
+  border-radius: var(--radius);
+  font-size: 1.1rem;
+}
+.end {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  justify-content: end;
+  gap: 12px;
+  margin-block-start: 24px;
+}
+.target {
+  display: grid;
+  gap: 4px;
+  flex: 0 1 320px;
+  font-weight: 600;
+}
+@media (max-width: 860px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .paper {
+    padding: 16px 12px;
+  }
+}
+</style>
