@@ -3,9 +3,11 @@
 //! Our own integer ranges over a fixed stream cipher (ChaCha with 8 rounds), because a library's rules
 //! for ranges change between its versions.
 
+use crate::scenario::World;
 use rand_chacha::ChaCha8Rng;
 use rand_chacha::rand_core::{RngCore, SeedableRng};
 use std::collections::BTreeMap;
+use std::sync::Arc;
 
 /// A stream of draws.
 pub struct Draw {
@@ -14,6 +16,8 @@ pub struct Draw {
     instead: BTreeMap<usize, i64>,
     /// The ranges of all draws so far, and what was drawn.
     made: Vec<Made>,
+    /// Where stories come from, when it is not the bee garden.
+    world: Option<Arc<World>>,
 }
 
 /// One draw, as it was made.
@@ -43,7 +47,12 @@ impl Draw {
             });
             key[8 + lane * 8..16 + lane * 8].copy_from_slice(&hash.to_le_bytes());
         }
-        Self { stream: ChaCha8Rng::from_seed(key), instead: BTreeMap::new(), made: Vec::new() }
+        Self {
+            stream: ChaCha8Rng::from_seed(key),
+            instead: BTreeMap::new(),
+            made: Vec::new(),
+            world: None,
+        }
     }
 
     /// The same stream with some draws replaced, each by its place; all others stay as they were.
@@ -51,6 +60,19 @@ impl Draw {
     pub fn instead(mut self, instead: BTreeMap<usize, i64>) -> Self {
         self.instead = instead;
         self
+    }
+
+    /// The same stream for a teacher's own scenario.
+    #[must_use]
+    pub fn told_of(mut self, world: Option<Arc<World>>) -> Self {
+        self.world = world;
+        self
+    }
+
+    /// The teacher's own scenario, where stories come from one.
+    #[must_use]
+    pub fn world(&self) -> Option<Arc<World>> {
+        self.world.clone()
     }
 
     /// All draws so far.

@@ -6,6 +6,7 @@ mod numbers;
 
 use crate::figure::Figure;
 use crate::problem::{Flawed, Key, Posed};
+use crate::scenario::World;
 use crate::skill::{Skill, Stage};
 use crate::skills::{self, CATALOGUE_VERSION};
 use crate::working::{Draft, Unproved, Working, WorkingLine};
@@ -43,6 +44,9 @@ pub struct LadderOrder {
     /// What its numbers may be.
     #[serde(default)]
     pub numbers: Numbers,
+    /// Where its stories come from, when it is not the bee garden.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub world: Option<World>,
 }
 
 /// Problems that climb, with their key.
@@ -139,6 +143,8 @@ pub enum NoLadder {
     SeedTooLarge,
     /// A rung stands where no ladder has one.
     NoSuchPlace,
+    /// No stories can be told of its scenario: why.
+    BadWorld(String),
     /// So many different problems of that skill and stage are not to be had.
     RanOut(String),
     /// They are not to be had with such numbers.
@@ -156,6 +162,7 @@ impl NoLadder {
             Self::TooManyRungs => format!("A ladder can have at most {MOST_RUNGS} rungs."),
             Self::SeedTooLarge => "The seed is too large: use a number below 2^53.".into(),
             Self::NoSuchPlace => "This rung is no rung of a ladder. Draw it again.".into(),
+            Self::BadWorld(says) => says.clone(),
             Self::NoSuchNumbers(id) => {
                 format!(
                     "There are not so many problems of “{id}” with such numbers. Allow more numbers, or ask for fewer rungs."

@@ -1,5 +1,10 @@
 //! Scenarios of the bee garden: who, what and how much, with grammar that is right.
 
+pub(crate) mod own;
+mod world;
+
+pub use world::{BadWorld, LARGEST, MOST_PEOPLE, MOST_THINGS, OwnThing, World};
+
 use crate::draw::Draw;
 
 /// First names of students; none belongs to anyone real.

@@ -248,7 +248,7 @@ fn three_strengths_have_as_many_rungs_and_climb() {
 
 #[test]
 fn numbers_that_are_asked_for_hold_for_every_draw() {
-    let numbers = Numbers { largest: Some(300), whole: true, positive: true };
+    let numbers = Numbers { largest: Some(300), whole: true, positive: true, by_hand: false };
     let order = LadderOrder { numbers, ..order(&["equations.linear", "area.triangle"], 4) };
     let drawn = change(&Plan::new(order.clone()), &Change::Draw { order }).expect("drawn");
     assert!(rungs(&drawn).iter().all(|rung| numbers.fit(rung)));

@@ -106,6 +106,7 @@ mod tests {
             attempt: 0,
             method: None,
             replaced: Vec::new(),
+            world: None,
         }
     }
 

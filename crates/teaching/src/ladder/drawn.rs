@@ -3,9 +3,11 @@
 use super::{LadderOrder, MOST_RUNGS, NoLadder, Numbers, Rung, prove};
 use crate::draw::{Draw, Made};
 use crate::problem::Posed;
+use crate::scenario::World;
 use crate::skill::{Skill, Stage};
 use crate::skills;
 use serde::{Deserialize, Serialize};
+use std::sync::Arc;
 use utoipa::ToSchema;
 
 /// Attempts are counted round below this.
@@ -30,6 +32,9 @@ pub struct Drawn {
     /// Draws that were replaced, when a number was changed.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub replaced: Vec<Replaced>,
+    /// Where its story comes from, when it is not the bee garden.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub world: Option<World>,
 }
 
 /// A draw that was replaced.
@@ -53,6 +58,7 @@ impl Drawn {
             attempt: 0,
             method: order.method.clone(),
             replaced: Vec::new(),
+            world: order.world.clone(),
         }
     }
 
@@ -71,7 +77,11 @@ impl Drawn {
         }
         let label = format!("{}/{}/{}/{}", self.skill, self.stage.name(), self.index, self.attempt);
         let instead = self.replaced.iter().map(|one| (one.draw as usize, one.with)).collect();
-        let mut draw = Draw::new(self.seed, &label).instead(instead);
+        if let Some(world) = &self.world {
+            world.check().map_err(|bad| NoLadder::BadWorld(bad.0))?;
+        }
+        let mut draw =
+            Draw::new(self.seed, &label).instead(instead).told_of(self.world.clone().map(Arc::new));
         let posed = skill.pose(self.stage, self.index, &mut draw);
         Ok((posed, draw.made().to_vec()))
     }
@@ -94,7 +104,11 @@ impl Drawn {
         let others = card.methods.iter().map(|method| method.id);
         let method = std::iter::once(asked).chain(others).find(fits);
         // An unproved problem never leaves.
-        Ok(method.and_then(|method| prove(skill, self.stage, posed, method).ok()))
+        let proved = method.and_then(|method| prove(skill, self.stage, posed, method).ok());
+        Ok(match &self.world {
+            Some(world) => proved.map(|rung| world.told(rung)),
+            None => proved,
+        })
     }
 
     /// Another attempt at the same place, `step` further on, with no draw replaced.

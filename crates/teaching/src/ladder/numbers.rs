@@ -2,6 +2,7 @@
 
 use super::{NoLadder, Rung};
 use crate::bench::numbers_of;
+use crate::working::WorkingLine;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -17,7 +18,13 @@ pub struct Numbers {
     /// Whether none is negative.
     #[serde(default)]
     pub positive: bool,
+    /// Whether everything can be worked without a calculator: nothing is rounded, and no number of the working is long.
+    #[serde(default)]
+    pub by_hand: bool,
 }
+
+/// Most digits of a number that is worked with by hand, those of zeros at its ends aside.
+const DIGITS_BY_HAND: usize = 4;
 
 impl Numbers {
     /// Whether anything is asked of them.
@@ -52,7 +59,8 @@ impl Numbers {
         let told = |text: &str| numbers_of(text).into_iter().all(|number| self.fits(&number));
         let is_whole = !self.whole || !(rung.prompt.contains("\\frac") || answer.contains('/'));
         let is_positive = !self.positive || !(has_negative(&rung.prompt) || has_negative(answer));
-        told(&rung.prompt) && told(answer) && is_whole && is_positive
+        let is_by_hand = !self.by_hand || is_by_hand(rung);
+        told(&rung.prompt) && told(answer) && is_whole && is_positive && is_by_hand
     }
 
     fn fits(&self, number: &str) -> bool {
@@ -60,6 +68,18 @@ impl Numbers {
         self.largest.is_none_or(|largest| value <= f64::from(largest))
             && !(self.whole && number.contains('.'))
     }
+}
+
+/// Whether a rung is worked without a calculator.
+fn is_by_hand(rung: &Rung) -> bool {
+    let is_short = |number: &String| {
+        let digits = number.replace('.', "");
+        digits.trim_start_matches('0').trim_end_matches('0').len() <= DIGITS_BY_HAND
+    };
+    let is_exact = |line: &WorkingLine| !line.math.contains('≈') && line.role != "rounds";
+    !rung.answer.text.contains('≈')
+        && rung.working.iter().all(is_exact)
+        && rung.working.iter().all(|line| numbers_of(&line.math).iter().all(is_short))
 }
 
 /// Whether a number with a minus of its own stands in a text: at its beginning, or behind a sign or a bracket.
@@ -89,8 +109,8 @@ mod tests {
             tilt: 3,
             climb: 3,
             seed: 2,
-            method: None,
             numbers,
+            ..LadderOrder::default()
         })
     }
 
@@ -106,7 +126,7 @@ mod tests {
 
     #[test]
     fn the_numbers_of_every_rung_fit() {
-        let small = Numbers { largest: Some(60), positive: true, whole: true };
+        let small = Numbers { largest: Some(60), positive: true, whole: true, by_hand: false };
         for skill in ["equations.linear", "area.triangle", "integers.add-subtract", "percent.part"]
         {
             let Ok(made) = ladder(skill, small) else { continue };
@@ -119,6 +139,24 @@ mod tests {
         let positive = Numbers { positive: true, ..Numbers::default() };
         let made = ladder("equations.linear", positive).expect("there are enough");
         assert!(made.rungs.iter().all(|rung| !has_negative(&rung.answer.value)));
+    }
+
+    #[test]
+    fn without_a_calculator_nothing_is_rounded_and_no_number_is_long() {
+        let numbers = Numbers { by_hand: true, ..Numbers::default() };
+        for skill in ["circle.area", "pythagoras", "standard-form", "percent.change", "trig.ratios"]
+        {
+            let Ok(made) = ladder(skill, numbers) else { continue };
+            for rung in &made.rungs {
+                for line in &rung.working {
+                    assert!(!line.math.contains('≈'), "{skill}: {}", line.math);
+                    assert!(!line.math.contains("12345"), "{skill}: {}", line.math);
+                }
+            }
+        }
+        assert!(ladder("pythagoras", numbers).is_ok());
+        let told = ladder("trig.side", numbers).expect_err("angles of a calculator").says();
+        assert!(told.contains("Allow more numbers"), "{told}");
     }
 
     #[test]

@@ -3,7 +3,7 @@
 pub(super) use crate::draw::Draw;
 pub(super) use crate::figure::{Circle, Figure, Polygon};
 pub(super) use crate::problem::Posed;
-pub(super) use crate::scenario;
+pub(super) use crate::scenario::{self, own};
 pub(super) use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
 pub(super) use crate::slips::{Named, Slip};
 

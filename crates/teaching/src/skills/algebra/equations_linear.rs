@@ -6,7 +6,7 @@
 
 use crate::draw::Draw;
 use crate::problem::{Flawed, Posed, Story};
-use crate::scenario;
+use crate::scenario::{self, own};
 use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
 use crate::slips::{self, Slip};
 use crate::working::{Draft, Working};
@@ -234,6 +234,9 @@ fn story(
 
 /// A start and a steady change, with the total known.
 fn steady(draw: &mut Draw) -> Posed {
+    if let Some(posed) = steady_elsewhere(draw) {
+        return posed;
+    }
     let scene = draw.one_of(scenario::STEADY);
     let name = scenario::name(draw);
     let [a, b, n] = scene.ranges.map(|(low, high)| draw.between(low, high));
@@ -253,6 +256,19 @@ fn steady(draw: &mut Draw) -> Posed {
     story(scenario::fill(scene.story, &values), line, n, scene.defines, sentence, scene.unit.many)
 }
 
+/// What the letter of a story of one's own stands for.
+const WEEKS: &str = "Let $n$ be the number of weeks";
+
+/// The same in a teacher's own scenario.
+fn steady_elsewhere(draw: &mut Draw) -> Option<Posed> {
+    draw.world()?;
+    let (a, b, n) = (draw.between(2, 9), draw.between(3, 24), draw.between(3, 9));
+    let told = own::steady(draw, [a, b, a * n + b, n])?;
+    let left = Expr::int(b).plus(Expr::int(a).times(Expr::symbol("n")));
+    let line = Line::equation(left, Expr::int(a * n + b));
+    Some(story(told.prompt, line, n, WEEKS, told.sentence, &told.unit))
+}
+
 /// Two steady changes that meet.
 fn meeting(draw: &mut Draw) -> Posed {
     let scene = draw.one_of(scenario::MEETINGS);
@@ -262,6 +278,12 @@ fn meeting(draw: &mut Draw) -> Posed {
     let a = c + draw.between(2, 4);
     let b = draw.between(4, 12);
     let d = b + (a - c) * n;
+    if let Some(told) = own::meeting(draw, [a, b, c, d, n]) {
+        let side =
+            |k: i64, start: i64| Expr::int(start).plus(Expr::int(k).times(Expr::symbol("n")));
+        let line = Line::equation(side(a, b), side(c, d));
+        return story(told.prompt, line, n, WEEKS, told.sentence, &told.unit);
+    }
     let numbers = [a, b, c, d].map(|number| number.to_string());
     let x = scene.unit.counted(n);
     let values = [

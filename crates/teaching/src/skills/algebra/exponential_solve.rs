@@ -47,7 +47,7 @@ impl Skill for ExponentialSolve {
             (Stage::Grip, _) => same_base(index, draw),
             (Stage::Tilt, _) => change_base(index, draw),
             (Stage::Climb, 0) => bare_logarithm(draw),
-            (Stage::Climb, _) => growth(index, draw),
+            (Stage::Climb, _) => growth(draw),
         }
     }
 }
@@ -210,7 +210,7 @@ fn bare_logarithm(draw: &mut Draw) -> Posed {
 }
 
 /// Growth by a percent in equal times: when is an amount reached?
-fn growth(index: usize, draw: &mut Draw) -> Posed {
+fn growth(draw: &mut Draw) -> Posed {
     let name = scenario::name(draw);
     let (percent, start) = (draw.between(3, 25), draw.between(2, 9) * 100);
     let goal = start + draw.between(2, 8) * start / 4;
@@ -218,7 +218,8 @@ fn growth(index: usize, draw: &mut Draw) -> Posed {
     let equation = format!("{start} × {factor}^t = {goal}");
     let ratio = fraction(goal, start);
     let exact = format!("ln({ratio})/ln({factor})");
-    let (text, time) = match index % 3 {
+    let context = draw.between(0, 2);
+    let (text, time) = match context {
         0 => (format!("A colony of {start} bees grows by {percent}% each week."), "weeks"),
         1 => (
             format!("A meadow has {start} clover plants, and {percent}% more each month."),
@@ -226,7 +227,7 @@ fn growth(index: usize, draw: &mut Draw) -> Posed {
         ),
         _ => (format!("{name} saves {start} dollars at {percent}% interest a year."), "years"),
     };
-    let goal_told = match index % 3 {
+    let goal_told = match context {
         0 => format!("{goal} bees"),
         1 => format!("{goal} plants"),
         _ => format!("{goal} dollars"),

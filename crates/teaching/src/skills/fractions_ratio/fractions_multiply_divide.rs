@@ -206,6 +206,9 @@ fn part_of(draw: &mut Draw) -> Posed {
     let k = draw.between(3, 12);
     let (all, part) = (b * k, a * k);
     let x = tex(&show(a, b));
+    if let Some(told) = own::fraction_of(draw, &x, all, part) {
+        return product(told.prompt, (a, b), (all, 1)).answered(told.sentence, &told.unit);
+    }
     let (prompt, sentence, unit) = match draw.between(0, 2) {
         0 => (
             format!("{name} has {all} jars and sells {x} of them. How many jars are sold?"),

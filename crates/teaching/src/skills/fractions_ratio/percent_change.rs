@@ -177,6 +177,11 @@ fn story(draw: &mut Draw) -> Posed {
     let name = scenario::name(draw);
     let (p, old) = numbers(draw);
     let change = p * old / 100;
+    let more = draw.world().is_some() && draw.coin();
+    let new = if more { old + change } else { old - change };
+    if let Some(told) = own::percent_change(draw, p, more, old, new) {
+        return changed(told.prompt, old, p, more).answered(told.sentence, &told.unit);
+    }
     let (prompt, up, sentence, unit) = match draw.between(0, 2) {
         0 => (
             format!(

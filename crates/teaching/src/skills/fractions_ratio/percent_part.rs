@@ -127,6 +127,9 @@ fn story(draw: &mut Draw) -> Posed {
         }
     };
     let part = p * whole / 100;
+    if let Some(told) = own::percent_part(draw, p, whole, part) {
+        return worked(told.prompt, 10 * p, whole).answered(told.sentence, &told.unit);
+    }
     let (prompt, sentence, unit) = match draw.between(0, 2) {
         0 => (
             format!(

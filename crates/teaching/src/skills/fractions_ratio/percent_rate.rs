@@ -111,6 +111,9 @@ fn story(draw: &mut Draw) -> Posed {
     let name = scenario::name(draw);
     let (p, whole) = numbers(draw, 6, 94);
     let part = p * whole / 100;
+    if let Some(told) = own::percent_rate(draw, p, whole, part) {
+        return worked(told.prompt, p, whole).answered(told.sentence, &told.unit);
+    }
     let (prompt, sentence) = match draw.between(0, 2) {
         0 => (
             format!("{part} of {whole} bees carry pollen. What percent is that?"),

@@ -137,6 +137,9 @@ fn before(draw: &mut Draw) -> Posed {
         }
     };
     let part = p * whole / 100;
+    if let Some(told) = own::percent_whole(draw, p, whole, part) {
+        return worked(told.prompt, p, whole).answered(told.sentence, &told.unit);
+    }
     let (prompt, sentence, unit) = match draw.between(0, 2) {
         0 => (
             format!(

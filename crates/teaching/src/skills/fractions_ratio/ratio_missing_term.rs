@@ -6,7 +6,7 @@
 use crate::draw::Draw;
 use crate::figure::Figure;
 use crate::problem::{Flawed, Posed, Story};
-use crate::scenario::{self, Mixture};
+use crate::scenario::{self, Mixture, own};
 use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
 use crate::slips::{self, Slip};
 use crate::working::{Draft, Working};
@@ -190,7 +190,28 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
     }
 }
 
+/// A story of a teacher's own scenario.
+fn elsewhere(draw: &mut Draw) -> Option<Posed> {
+    draw.world()?;
+    let ((a, b), times) = (draw.coprime(2, 9), draw.between(3, 7));
+    let (c, d, asks_first) = (a * times, b * times, draw.coin());
+    let own = own::together(draw, [a, b, c, d], asks_first)?;
+    let place = if asks_first { Place::SecondTop } else { Place::SecondBottom };
+    let (line, value) = proportion([a, b, c, d], place, false)?;
+    let mut posed = Posed::equation(own.told.prompt, line, "n", value);
+    posed.story = Some(Story {
+        defines: format!("Let $n$ be the number of {}", own.told.unit),
+        sentence: own.told.sentence,
+        unit: own.told.unit,
+        rows: Some(own.rows),
+    });
+    Some(posed)
+}
+
 fn in_a_story(draw: &mut Draw) -> Posed {
+    if let Some(posed) = elsewhere(draw) {
+        return posed;
+    }
     let mixture: &Mixture = draw.one_of(scenario::MIXTURES);
     let name = scenario::name(draw);
     let [(low_a, high_a), (low_b, high_b)] = mixture.ranges;

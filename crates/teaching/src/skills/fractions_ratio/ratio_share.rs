@@ -66,7 +66,9 @@ fn larger_share(index: usize, draw: &mut Draw) -> Posed {
     let (first, other) = scenario::two_names(draw);
     let asks_first = index.is_multiple_of(2);
     let (mine, theirs, who) = if asks_first { (a, b, first) } else { (b, a, other) };
-    let thing = *draw.one_of(&["dollars", "jars", "candles", "frames"]);
+    let thing = own::shared(draw, total);
+    let thing = &*thing
+        .unwrap_or_else(|| draw.one_of(&["dollars", "jars", "candles", "frames"]).to_string());
     let typed = format!("{mine} × ({total} ÷ ({a} + {b}))");
     let answer = mine * unit;
     let posed = Posed::value(
@@ -96,7 +98,8 @@ fn from_difference(draw: &mut Draw) -> Posed {
     let (first, other) = scenario::two_names(draw);
     let (difference, total) = ((b - a) * unit, (a + b) * unit);
     let equation = format!("(x/{}) × ({b} - {a}) = {difference}", a + b);
-    let thing = *draw.one_of(&["jars", "dollars", "candles"]);
+    let thing = own::shared(draw, total);
+    let thing = &*thing.unwrap_or_else(|| draw.one_of(&["jars", "dollars", "candles"]).to_string());
     Posed::equation(
         format!("{first} and {other} share some {thing} in the ratio {a}:{b}. {other} gets {difference} more. How many {thing} are there in all?"),
         line(&equation),
@@ -123,7 +126,8 @@ fn from_one_share(draw: &mut Draw) -> Posed {
     let (first, other) = scenario::two_names(draw);
     let (share, total) = (a * unit, (a + b) * unit);
     let equation = format!("{a}/{} = {share}/x", a + b);
-    let thing = *draw.one_of(&["jars", "dollars", "candles"]);
+    let thing = own::shared(draw, total);
+    let thing = &*thing.unwrap_or_else(|| draw.one_of(&["jars", "dollars", "candles"]).to_string());
     Posed::equation(
         format!("{first} and {other} share some {thing} in the ratio {a}:{b}. {first} gets {share}. How many {thing} are there in all?"),
         line(&equation),

@@ -162,9 +162,13 @@ fn semicircle(draw: &mut Draw) -> Posed {
     let (one, third) = (draw.between(15, 75), scenario::name(draw));
     let typed = format!("180 - 180/2 - {one}");
     let other = 90 - one;
-    let place = *draw.one_of(&["a round flower bed", "a round pond", "a round lawn"]);
+    let (story, across) = match draw.between(0, 2) {
+        0 => (format!("{third} stretches a line right across a round flower bed, and from its two ends lines to one point on the edge."), "the first line"),
+        1 => ("Two paths lead from the ends of a bridge right across a round pond to one bench on the bank.".into(), "the bridge"),
+        _ => (format!("On the round lid of a feeder {third} draws a line through the middle, and from its two ends lines to one point on the rim."), "the first line"),
+    };
     Posed::value(
-        format!("{third} stretches a line right across {place}, and from its two ends lines to one point on the edge. At one end of the first line the angle is {one}°. How many degrees is the angle at the other end?"),
+        format!("{story} At one end of {across} the angle is {one}°. How many degrees is the angle at the other end?"),
         line(&typed),
         line(&other.to_string()),
         Form::Any,

@@ -179,8 +179,13 @@ fn slant_height(draw: &mut Draw) -> Posed {
     let side = 2 * half;
     let typed = format!("sqrt({high}^2 + {half}^2)");
     let name = scenario::name(draw);
+    let story = match draw.between(0, 2) {
+        0 => format!("{name} builds a roof for a bee house: a pyramid"),
+        1 => "The glass top of the seedling house is a pyramid".into(),
+        _ => format!("For the garden gate {name} plans the cap of a post: a pyramid"),
+    };
     rounded_value(
-        format!("{name} builds a roof for a bee house: a pyramid on a square of {side} dm by {side} dm, {high} dm high. How high is one of its side faces, measured along the face, in dm? Round to 1 decimal place."),
+        format!("{story} on a square of {side} dm by {side} dm, {high} dm high. How high is one of its side faces, measured along the face, in dm? Round to 1 decimal place."),
         &typed,
         1,
     )

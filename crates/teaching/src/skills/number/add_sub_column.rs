@@ -251,14 +251,16 @@ fn story(draw: &mut Draw) -> Posed {
     let (a, b) = addends(1, draw);
     let c = draw.between(105, a + b - 40);
     let left = a + b - c;
-    let (prompt, sentence, unit) = match draw.between(0, 2) {
+    let own = own::two_steps(draw, [a, b, c]);
+    let own = own.map(|told| (told.prompt, told.sentence, told.unit));
+    let bees = |draw: &mut Draw| match draw.between(0, 2) {
         0 => (
             format!(
                 "The bee club has {a} jars in the store and fills {b} more. At the market it sells {c}. \
                  How many jars are left?"
             ),
             format!("{left} jars are left."),
-            "jars",
+            "jars".to_owned(),
         ),
         1 => (
             format!(
@@ -266,7 +268,7 @@ fn story(draw: &mut Draw) -> Posed {
                  How many bees are still there?"
             ),
             format!("{left} bees are still there."),
-            "bees",
+            "bees".into(),
         ),
         _ => (
             format!(
@@ -274,9 +276,10 @@ fn story(draw: &mut Draw) -> Posed {
                  cents on nails. How many cents are left for frames?"
             ),
             format!("{left} cents are left."),
-            "cents",
+            "cents".into(),
         ),
     };
+    let (prompt, sentence, unit) = own.unwrap_or_else(|| bees(draw));
     let sum = format!("{a} + {b} - {c}");
     Posed::value(prompt, line(&sum), line(&left.to_string()), Form::Any)
         .slip((without_carries(a, b) - c).abs().to_string(), "carry-forgotten")
@@ -288,5 +291,5 @@ fn story(draw: &mut Draw) -> Posed {
                 .then(&format!("{} - {c}", a + b), "First add what comes together")
                 .then(&left.to_string(), "Then take away what goes"),
         )
-        .answered(sentence, unit)
+        .answered(sentence, &unit)
 }
