@@ -152,3 +152,30 @@ fn number_after(text: &str, words: &str) -> i64 {
 fn squeezed(text: &str) -> String {
     text.split_whitespace().collect()
 }
+
+#[tokio::test]
+async fn stories_are_told_of_a_scenario_of_ones_own() {
+    let (_program, browser, _) = bench().await;
+    browser.see_text("Percent of an amount").await.click().await.expect("chosen");
+    wait_for_rungs(&browser, 9).await;
+    browser.press("One of your own …").await;
+    browser.press("Keep it").await;
+    browser.see_text("Give the scenario a title and a place").await;
+    for (label, text) in [
+        ("What you call it", "The kitchen"),
+        ("The place, as it stands behind “at”", "the school kitchen"),
+        ("First names, with commas between them", "Ada, Noor"),
+        ("One of them, or one unit of it", "tray"),
+        ("More of them", "trays"),
+        ("The greatest number that could be true", "2000"),
+    ] {
+        browser.fill(label, text).await;
+    }
+    browser.press("Tell me some stories").await;
+    browser.see("//li[contains(., 'trays') and contains(., 'the school kitchen')]").await;
+    browser.press("Keep it").await;
+    browser.until(&format!("{PROMPTS}[6].textContent.includes('the school kitchen')")).await;
+    let told = prompts(&browser).await;
+    assert!(told[6..].iter().all(|prompt| prompt.contains("trays")), "{told:?}");
+    browser.close().await;
+}

@@ -17,6 +17,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::sign_in::router())
         .merge(routes::skills::router())
         .merge(routes::examples::router())
+        .merge(routes::scenarios::router())
         .merge(routes::bench::router())
         .merge(routes::lessons::router())
         .merge(routes::ladders::router())

@@ -5,6 +5,7 @@ pub(crate) mod desks;
 pub(crate) mod examples;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
+pub(crate) mod scenarios;
 pub(crate) mod sign_in;
 pub(crate) mod skills;
 

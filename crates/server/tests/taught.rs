@@ -480,3 +480,29 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     let (status, ..) = stranger.raw("PUT", &hints, Some(json!({"hints": 3}))).await;
     assert_eq!(status, StatusCode::UNAUTHORIZED);
 }
+
+#[tokio::test]
+async fn stories_are_told_of_a_scenario_of_the_teachers_own() {
+    let teacher = teacher().await;
+    let world = json!({
+        "title": "The kitchen", "people": ["Ada", "Noor"], "place": "the school kitchen",
+        "things": [{"one": "tray", "many": "trays", "least": 2, "most": 2000}],
+    });
+    let stories = teacher.ask("POST", "/api/scenarios/stories", Some(world.clone())).await;
+    let stories = stories.as_array().expect("stories").clone();
+    let ours = stories.iter().filter(|story| story.to_string().contains("trays")).count();
+    assert!(ours >= 3, "{stories:?}");
+    let made = teacher.ask("POST", "/api/scenarios", Some(world.clone())).await;
+    let listed = teacher.ask("GET", "/api/scenarios", None).await;
+    assert_eq!((&listed[0]["id"], &listed[0]["world"]["title"]), (&made["id"], &world["title"]));
+    let path = format!("/api/scenarios/{}", made["id"]);
+    let mut short = world.clone();
+    short["people"] = json!(["Ada"]);
+    let told = teacher.refused("PUT", &path, json!({"based_on": 1, "world": short})).await;
+    assert_eq!(told.1, "Name 2 to 12 people.");
+    let body = json!({"based_on": 1, "world": world});
+    assert_eq!(teacher.ask("PUT", &path, Some(body)).await["revision"], 2);
+    let gone = teacher.raw("DELETE", &path, None).await;
+    assert_eq!(gone.0, StatusCode::NO_CONTENT);
+    assert_eq!(teacher.ask("GET", "/api/scenarios", None).await, json!([]));
+}

@@ -9,6 +9,7 @@ mod database;
 pub mod desk;
 pub mod ladder;
 pub mod lesson;
+pub mod scenario;
 #[cfg(feature = "scratch")]
 pub mod scratch;
 pub mod session;

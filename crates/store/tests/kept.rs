@@ -1,10 +1,11 @@
 //! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
 
-use store::{StoreError, bench, desk, ladder, lesson, scratch, session, teacher};
+use store::{StoreError, bench, desk, ladder, lesson, scenario, scratch, session, teacher};
 use teaching::bench::{Change, Plan, change};
 use teaching::desk::{DeskLine, judge};
 use teaching::ladder::{Ladder, LadderOrder};
 use teaching::lesson::Lesson;
+use teaching::scenario::{OwnThing, World as Scenario};
 use teaching::skill::Strand;
 
 struct World {
@@ -199,4 +200,43 @@ async fn two_teachers_cannot_sign_in_by_one_name() {
     assert_eq!(teacher::by_sign_in(&w.db, "orla").await.expect("there").id, w.orla);
     assert!(matches!(teacher::by_sign_in(&w.db, "nobody").await, Err(StoreError::NotFound)));
     assert_eq!(teacher::name(&w.db, w.other).await.expect("there"), "Somebody Else");
+}
+
+fn a_scenario(title: &str) -> Scenario {
+    let trays = OwnThing {
+        one: "tray".into(),
+        many: "trays".into(),
+        of: String::new(),
+        least: 2,
+        most: 90,
+    };
+    Scenario {
+        title: title.into(),
+        people: vec!["Ada".into(), "Noor".into()],
+        place: "the school kitchen".into(),
+        things: vec![trays],
+    }
+}
+
+#[tokio::test]
+async fn a_scenario_is_kept_changed_and_taken_away_by_its_teacher_alone() {
+    let world = world().await;
+    let (db, orla, other) = (&world.db, world.orla, world.other);
+    let id = scenario::create(db, orla, &a_scenario("The kitchen")).await.expect("kept");
+    let kept = scenario::all(db, orla).await.expect("listed");
+    assert_eq!((kept.len(), kept[0].id, kept[0].revision), (1, id, 1));
+    assert_eq!(kept[0].world, a_scenario("The kitchen"));
+    assert!(scenario::all(db, other).await.expect("listed").is_empty());
+
+    let changed = a_scenario("The canteen");
+    assert!(matches!(scenario::save(db, other, id, 1, &changed).await, Err(StoreError::NotFound)));
+    assert_eq!(scenario::save(db, orla, id, 1, &changed).await.expect("saved"), 2);
+    // A save that is based on what stood there before is told so, and changes nothing.
+    let stale = scenario::save(db, orla, id, 1, &a_scenario("The cellar")).await;
+    assert!(matches!(stale, Err(StoreError::Stale { revision: 2 })));
+    assert_eq!(scenario::all(db, orla).await.expect("listed")[0].world, changed);
+
+    assert!(matches!(scenario::remove(db, other, id).await, Err(StoreError::NotFound)));
+    scenario::remove(db, orla, id).await.expect("taken away");
+    assert!(scenario::all(db, orla).await.expect("listed").is_empty());
 }

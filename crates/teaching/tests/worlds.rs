@@ -127,24 +127,3 @@ fn a_scenario_that_cannot_be_told_of_is_refused() {
     let says = Ladder::make(&order).expect_err("one person").says();
     assert_eq!(says, "Name 2 to 12 people.");
 }
-
-#[test]
-#[ignore = "prints stories to be read"]
-fn stories_to_be_read() {
-    for id in [
-        "percent.part",
-        "percent.whole",
-        "percent.rate",
-        "percent.change",
-        "ratio.share",
-        "ratio.missing-term",
-        "fractions.multiply-divide",
-        "equations.linear",
-        "add-sub.column",
-        "trig.side",
-    ] {
-        for rung in ladder(id, 9, Some(kitchen())).rungs.iter().filter(|rung| rung.story).take(4) {
-            println!("{id}: {}\n      {}", rung.prompt, rung.answer.text);
-        }
-    }
-}

@@ -7,6 +7,7 @@ import { api, reply, type Failure, type LadderOrder, type SkillCard, type Stage 
 import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import StageHeading from '@/components/StageHeading.vue'
+import StoryChooser from '@/components/StoryChooser.vue'
 import { useBench } from '@/composables/useBench'
 import { stageNames, strandNames, words } from '@/words'
 
@@ -17,9 +18,9 @@ const hangFailure = ref<Failure>()
 const showKey = ref(false)
 const hanging = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
-const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null })
+const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null, world: null })
 /** What the numbers may be; 0 stands for any size. */
-const numbers = reactive({ largest: 0, whole: false, positive: false })
+const numbers = reactive({ largest: 0, whole: false, positive: false, by_hand: false })
 const stages = Object.keys(stageNames) as Stage[]
 const bench = useBench(props.lesson)
 const { plan, rungs, canUndo, canRedo, failure, refused, state, stale } = bench
@@ -52,12 +53,13 @@ const asked = (): LadderOrder => ({
   ...order,
   skills: [...order.skills],
   method: order.method || null,
-  numbers: { whole: numbers.whole, positive: numbers.positive, ...(numbers.largest ? { largest: numbers.largest } : {}) },
+  world: order.world ?? null,
+  numbers: { whole: numbers.whole, positive: numbers.positive, by_hand: numbers.by_hand, ...(numbers.largest ? { largest: numbers.largest } : {}) },
 })
 function takeOrder(from: LadderOrder): void {
   const { numbers: told, ...rest } = from
-  Object.assign(order, rest, { skills: [...from.skills], method: from.method ?? null })
-  Object.assign(numbers, { largest: told?.largest ?? 0, whole: told?.whole ?? false, positive: told?.positive ?? false })
+  Object.assign(order, rest, { skills: [...from.skills], method: from.method ?? null, world: from.world ?? null })
+  Object.assign(numbers, { largest: told?.largest ?? 0, whole: told?.whole ?? false, positive: told?.positive ?? false, by_hand: told?.by_hand ?? false })
   drawn = JSON.stringify(asked())
 }
 watch([order, numbers], async () => {
@@ -157,7 +159,9 @@ async function hang(): Promise<void> {
           <div class="kinds">
             <el-checkbox v-model="numbers.whole" :label="words.bench.whole" />
             <el-checkbox v-model="numbers.positive" :label="words.bench.positive" />
+            <el-checkbox v-model="numbers.by_hand" :label="words.bench.byHand" />
           </div>
+          <story-chooser v-model="order.world" />
           <el-button :disabled="!order.skills.length" @click="order.seed = newSeed()">{{ words.bench.again }}</el-button>
           <p class="soft hint">{{ words.bench.againHint }}</p>
         </section>

@@ -34,15 +34,28 @@ fn verb(n: i64) -> &'static str {
 /// `p`% of `whole` is asked for.
 pub fn percent_part(draw: &mut Draw, p: i64, whole: i64, part: i64) -> Option<Told> {
     let (world, thing) = thing(draw, |thing| thing.may_be(whole))?;
-    let (place, all, name) = (&world.place, thing.amount(whole), thing.name());
+    let (place, all, many) = (&world.place, thing.amount(whole), thing.name());
     let (them, are) = (thing.pronoun(), if thing.of.is_empty() { "are" } else { "is" });
-    Some(Told {
-        prompt: format!(
-            "There are {all} at {place}. {p}% of {them} {are} needed today. How many {name} are needed?"
+    let person = name(draw);
+    let (prompt, sentence) = match draw.between(0, 2) {
+        0 => (
+            format!(
+                "There are {all} at {place}. {p}% of {them} {are} needed today. How many {many} are needed?"
+            ),
+            format!("{} {} needed.", thing.amount(part), verb(part)),
         ),
-        sentence: format!("{} {} needed.", thing.amount(part), verb(part)),
-        unit: thing.many,
-    })
+        1 => (
+            format!(
+                "{person} finds {all} at {place} and takes {p}% of {them}. How many {many} does {person} take?"
+            ),
+            format!("{person} takes {}.", thing.amount(part)),
+        ),
+        _ => (
+            format!("Of {all} at {place}, {p}% {are} new. How many {many} are new?"),
+            format!("{} {} new.", thing.amount(part), verb(part)),
+        ),
+    };
+    Some(Told { prompt, sentence, unit: thing.many })
 }
 
 /// The whole is asked for.
@@ -134,16 +147,25 @@ pub fn fraction_of(draw: &mut Draw, fraction: &str, all: i64, part: i64) -> Opti
 /// A start `b` and `a` more each week, until there are `c`; the weeks are asked for.
 pub fn steady(draw: &mut Draw, [a, b, c, weeks]: [i64; 4]) -> Option<Told> {
     let (world, thing) = thing(draw, |thing| thing.may_be(b) && thing.may_be(c))?;
-    Some(Told {
-        prompt: format!(
-            "There are {} at {}. Every week {a} more are brought. After how many weeks are there {}?",
-            thing.amount(b),
-            world.place,
-            thing.amount(c)
-        ),
-        sentence: format!("It takes {weeks} {}.", if weeks == 1 { "week" } else { "weeks" }),
-        unit: "weeks".into(),
-    })
+    let person = name(draw);
+    let (start, end, place) = (thing.amount(b), thing.amount(c), &world.place);
+    let counted = if weeks == 1 { "week" } else { "weeks" };
+    let (prompt, sentence) = if draw.coin() {
+        (
+            format!(
+                "There are {start} at {place}. Every week {a} more are brought. After how many weeks are there {end}?"
+            ),
+            format!("It takes {weeks} {counted}."),
+        )
+    } else {
+        (
+            format!(
+                "At {place}, {person} has {start} and gets {a} more every week. After how many weeks does {person} have {end}?"
+            ),
+            format!("{person} has that much after {weeks} {counted}."),
+        )
+    };
+    Some(Told { prompt, sentence, unit: "weeks".into() })
 }
 
 /// `b` and `a` more each week for one person, `d` and `c` more each week for another; the weeks are asked for.

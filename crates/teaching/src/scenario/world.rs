@@ -1,7 +1,7 @@
 //! A teacher's own scenario, as data: people, a place, and things with their units and the numbers that could be true.
 
 use super::NAMES;
-use crate::ladder::Rung;
+use crate::ladder::{Ladder, LadderOrder, Rung};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -128,6 +128,29 @@ impl World {
             }
         }
         Ok(())
+    }
+
+    /// A few stories of it, as they would stand on a sheet.
+    #[must_use]
+    pub fn samples(&self) -> Vec<String> {
+        let skills = [
+            "percent.part",
+            "ratio.missing-term",
+            "equations.linear",
+            "percent.change",
+            "add-sub.column",
+        ];
+        let order = LadderOrder {
+            skills: skills.map(str::to_owned).to_vec(),
+            climb: skills.len(),
+            seed: 3,
+            world: Some(self.clone()),
+            ..LadderOrder::default()
+        };
+        let made = Ladder::make(&order);
+        let prompts = made.into_iter().flat_map(|made| made.rungs).map(|rung| rung.prompt);
+        // What no thing of it comes in such numbers for is told of the bee garden.
+        prompts.filter(|prompt| prompt.contains(&self.place)).collect()
     }
 
     /// The rung with its people in place of those of the bee garden.
