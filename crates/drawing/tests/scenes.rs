@@ -25,8 +25,46 @@ const DRAWN: &[&str] = &[
     "functions.model",
 ];
 
-fn figures() -> Vec<Figure> {
+/// Skills whose workings have pictures that grow, by method.
+const GROWN: &[(&str, &str)] = &[
+    ("primes.factor-tree", "tree"),
+    ("add-sub.column", "column"),
+    ("binary.add", "carry-table"),
+    ("place-value.regroup", "regroup-ones-first"),
+    ("integers.add-subtract", "zero-pairs"),
+    ("rounding.significant", "mark-the-figures"),
+    ("fractions.add-subtract", "bar"),
+    ("fractions.equivalent", "strips"),
+    ("expressions.expand", "area-grid"),
+    ("percent.part", "bar"),
+    ("percent.whole", "bar"),
+];
+
+/// The pictures of workings as they grow.
+fn grown() -> Vec<Figure> {
     let mut found = Vec::new();
+    for (seed, (skill, method)) in
+        (0..12).flat_map(|seed| GROWN.iter().map(move |one| (seed, *one)))
+    {
+        let order = LadderOrder {
+            skills: vec![skill.into()],
+            grip: 4,
+            tilt: 3,
+            climb: 3,
+            seed,
+            method: Some(method.into()),
+            ..LadderOrder::default()
+        };
+        let lines =
+            Ladder::make(&order).expect("made").rungs.into_iter().flat_map(|rung| rung.working);
+        found.extend(lines.filter_map(|line| line.figure));
+    }
+    assert!(found.len() > 500, "{}", found.len());
+    found
+}
+
+fn figures() -> Vec<Figure> {
+    let mut found = grown();
     for (seed, skill) in (0..25).flat_map(|seed| DRAWN.iter().map(move |skill| (seed, *skill))) {
         let skills = vec![skill.to_owned()];
         let order = LadderOrder {
@@ -155,6 +193,26 @@ fn every_number_of_a_picture_is_told_in_words() {
                 let ends = stretches.iter().flat_map(|s| [&s.low, &s.high]).flatten();
                 ends.map(|mark| mark.label.clone()).collect()
             }
+            Figure::Blocks { hundreds, tens, ones } => {
+                [hundreds, tens, ones].map(ToString::to_string).to_vec()
+            }
+            Figure::Columns { rows, result, .. } => {
+                rows.iter().map(|row| row.concat()).chain([result.concat()]).collect()
+            }
+            Figure::FactorTree { nodes } => {
+                let leaf = |at: &usize| !nodes.iter().any(|node| node.of == Some(*at));
+                (0..nodes.len()).filter(leaf).map(|at| nodes[at].value.clone()).collect()
+            }
+            Figure::Strips { strips } => strips.iter().map(|strip| strip.label.clone()).collect(),
+            Figure::AreaGrid { across, down, cells } => {
+                across.iter().chain(down).chain(cells.iter().flatten()).cloned().collect()
+            }
+            Figure::Counters { positive, negative, pairs } => {
+                let pairs = if *pairs > 0 { pairs.to_string() } else { String::new() };
+                vec![positive.to_string(), negative.to_string(), pairs]
+            }
+            Figure::Digits { digits } => digits.iter().map(|digit| digit.text.clone()).collect(),
+            Figure::PercentBar { part, whole, .. } => vec![part.clone(), whole.clone()],
         };
         for number in numbers {
             assert!(scene.describes.contains(&number), "{number} in {}", scene.describes);

@@ -15,6 +15,7 @@
       if data.full { text(size: 10.5pt, pieces(r.prompt)); v(2pt) }
       box(fill: ground, inset: (x: 6pt, y: 5pt), radius: 3pt, text(weight: 700)[Answer: #pieces(r.answer)])
       if data.full { v(1pt); working(r) }
+      if data.full and r.grown != none { v(3pt); align(left, scene(r.grown)) }
     }))
   }
 }

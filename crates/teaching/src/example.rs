@@ -161,6 +161,11 @@ impl Example {
         Ok(slip::offers(&Base::of(self)?.rung))
     }
 
+    /// Its picture, and those of its working as it grows.
+    pub fn figures(&self) -> impl Iterator<Item = &Figure> {
+        self.figure.iter().chain(self.working.iter().filter_map(|line| line.line.figure.as_ref()))
+    }
+
     /// What can be done with each line.
     #[must_use]
     pub fn offers(&self) -> Vec<LineOffers> {

@@ -63,6 +63,71 @@ pub enum Figure {
         /// The values of each row, from left to right.
         rows: Vec<Vec<String>>,
     },
+    /// Base-ten blocks: hundreds as squares, tens as bars, ones as cubes.
+    Blocks {
+        /// How many hundreds.
+        hundreds: u32,
+        /// How many tens; more than nine wait to be regrouped.
+        tens: u32,
+        /// How many ones.
+        ones: u32,
+    },
+    /// Numbers below each other in columns, with a row of carries above and the result below; an empty cell is not
+    /// filled in yet.
+    Columns {
+        /// What each column is worth; may be empty.
+        heads: Vec<String>,
+        /// The carries.
+        carries: Vec<String>,
+        /// The numbers, digit by digit, from left to right.
+        rows: Vec<Vec<String>>,
+        /// What is done: `+` or `-`.
+        sign: String,
+        /// The result.
+        result: Vec<String>,
+    },
+    /// A number that is split into factors, down to primes.
+    FactorTree {
+        /// The number first; each other one hangs on one in front of it.
+        nodes: Vec<Factor>,
+    },
+    /// Fraction strips of one length, one below the other.
+    Strips {
+        /// From top to bottom.
+        strips: Vec<Strip>,
+    },
+    /// A rectangle cut by its sides: each cell is a product.
+    AreaGrid {
+        /// The parts of the upper side.
+        across: Vec<String>,
+        /// The parts of the left side.
+        down: Vec<String>,
+        /// The products, row by row; an empty one is not filled in yet.
+        cells: Vec<Vec<String>>,
+    },
+    /// Counters of two kinds, one worth 1 and the other worth -1, with so many pairs that make zero.
+    Counters {
+        /// How many are worth 1.
+        positive: u32,
+        /// How many are worth -1.
+        negative: u32,
+        /// How many pairs of both are taken out.
+        pairs: u32,
+    },
+    /// The digits of a number on a strip, each with what it does when the number is rounded.
+    Digits {
+        /// From left to right.
+        digits: Vec<Digit>,
+    },
+    /// A bar from 0 to 100 percent or beyond, with amounts below it.
+    PercentBar {
+        /// The percent of the part.
+        percent: f64,
+        /// What the part amounts to; a letter when it is asked for.
+        part: String,
+        /// What the whole amounts to; a letter when it is asked for.
+        whole: String,
+    },
     /// Solutions on a number line: single values and stretches.
     SolutionLine {
         /// The letter they are values of.
@@ -74,6 +139,50 @@ pub enum Figure {
         /// From left to right.
         stretches: Vec<Stretch>,
     },
+}
+
+/// A number in a factor tree.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Factor {
+    /// The number.
+    pub value: String,
+    /// Which number it is a factor of; none for the first.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub of: Option<usize>,
+}
+
+/// A fraction strip.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Strip {
+    /// Into how many equal parts it is cut; at least 1.
+    pub parts: u32,
+    /// How many of them are shaded, from the left.
+    pub shaded: u32,
+    /// What it shows.
+    pub label: String,
+}
+
+/// A digit, or the point, on a strip.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Digit {
+    /// As it is written.
+    pub text: String,
+    /// What it does.
+    pub kind: DigitKind,
+}
+
+/// What a digit does when its number is rounded.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum DigitKind {
+    /// It is kept.
+    Kept,
+    /// It says whether the last one that is kept goes up.
+    Deciding,
+    /// It falls away.
+    Dropped,
+    /// A zero that only holds the place, or the point.
+    Place,
 }
 
 /// A curve, as the points that it runs through, piece by piece between its gaps.

@@ -209,6 +209,11 @@ pub fn prove(
     if !ends_there(posed, &working) {
         return Err(NotProved::EndsElsewhere);
     }
+    for grown in posed.grown.iter().filter(|grown| grown.method == method) {
+        if let Some(line) = lines.get_mut(grown.line) {
+            line.figure = Some(grown.figure.clone());
+        }
+    }
     if let Some(flawed) = &posed.flawed {
         lines.push(found_slip(skill, flawed));
     }
@@ -286,6 +291,7 @@ fn found_slip(skill: &dyn Skill, flawed: &Flawed) -> WorkingLine {
         reason: why.into(),
         role: algebra::Role::Concludes.name().into(),
         verdict: crate::verdict::VerdictWord::Given,
+        figure: None,
     }
 }
 

@@ -246,7 +246,7 @@ impl Lesson {
 
     /// The pictures on its slides.
     pub fn figures(&self) -> impl Iterator<Item = &Figure> {
-        self.examples().filter_map(|example| example.figure.as_ref())
+        self.examples().flat_map(Example::figures)
     }
 
     fn examples(&self) -> impl Iterator<Item = &Example> {

@@ -33,6 +33,19 @@ pub struct Posed {
     pub workings: Vec<(&'static str, Working)>,
     /// The picture that belongs to it.
     pub figure: Option<Figure>,
+    /// The pictures of its workings, as they grow.
+    pub grown: Vec<Grown>,
+}
+
+/// The picture of a working as it stands with one of its lines.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Grown {
+    /// The method of the working.
+    pub method: &'static str,
+    /// Which line, from 0.
+    pub line: usize,
+    /// What it shows then.
+    pub figure: Figure,
 }
 
 /// What is right, and how it is proved.
@@ -101,6 +114,7 @@ impl Posed {
             wrong: Vec::new(),
             workings: Vec::new(),
             figure: None,
+            grown: Vec::new(),
         }
     }
 
@@ -221,6 +235,18 @@ impl Posed {
     #[must_use]
     pub fn unit(mut self, unit: &str) -> Self {
         self.unit = Some(unit.into());
+        self
+    }
+
+    /// With the picture of a working, as it grows with its lines, counted from 0.
+    #[must_use]
+    pub fn grows(
+        mut self,
+        method: &'static str,
+        figures: impl IntoIterator<Item = (usize, Figure)>,
+    ) -> Self {
+        let of_lines = figures.into_iter();
+        self.grown.extend(of_lines.map(|(line, figure)| Grown { method, line, figure }));
         self
     }
 

@@ -77,6 +77,12 @@ pub struct Lines {
 }
 
 impl Lines {
+    /// How many lines there are: the place of the next one.
+    #[must_use]
+    pub fn count(&self) -> usize {
+        self.drafts.len()
+    }
+
     /// Begins with the problem.
     #[must_use]
     pub fn start(typed: &str) -> Self {

@@ -2,6 +2,7 @@
 //!
 //! A working is verified line by line before it is given out; see [`Working::verified`].
 
+use crate::figure::Figure;
 use crate::verdict::VerdictWord;
 use crate::words;
 use algebra::solve::Step;
@@ -25,6 +26,9 @@ pub struct WorkingLine {
     pub role: String,
     /// What was proved of it.
     pub verdict: VerdictWord,
+    /// The picture of the working as it stands with this line, where it has grown.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub figure: Option<Figure>,
 }
 
 /// A line before it is verified.
@@ -122,6 +126,7 @@ impl Working {
                 reason: reason.clone(),
                 role: role.name().into(),
                 verdict,
+                figure: None,
             });
         }
         Ok(found)
@@ -145,6 +150,7 @@ fn said(sentence: &str, reason: &str, role: Role) -> WorkingLine {
         reason: reason.to_owned(),
         role: role.name().into(),
         verdict: VerdictWord::Given,
+        figure: None,
     }
 }
 

@@ -1,24 +1,36 @@
 <script setup lang="ts">
 /** A worked example as the class sees it after so many steps. */
 import { computed } from 'vue'
-import type { Example, Scene } from '@/api/client'
-import { boardOf } from '@/example/board'
+import type { Drawing, Example } from '@/api/client'
+import { boardOf, sceneOf } from '@/example/board'
 import MathText from './MathText.vue'
 import SceneView from './SceneView.vue'
 import VerdictMark from './VerdictMark.vue'
 import WorkingLines from './WorkingLines.vue'
 import { words } from '@/words'
 
-const props = withDefaults(defineProps<{ example: Example; scene?: Scene; shown?: number }>(), { shown: Infinity })
+const props = withDefaults(defineProps<{ example: Example; pictures: Drawing[]; shown?: number }>(), { shown: Infinity })
 const board = computed(() => boardOf(props.example, props.shown))
+const scene = computed(() => sceneOf(board.value.figure, props.pictures))
+/** Every picture that comes: its place is kept from the start, so that nothing jumps. */
+const scenes = computed(() =>
+  [props.example.figure, ...props.example.working.map((line) => line.figure)].flatMap((figure) => sceneOf(figure ?? undefined, props.pictures) ?? []),
+)
+/** A picture that is much wider than it is high takes the whole width, above the lines. */
+const WIDE = 2.4
+const stands = computed(() => {
+  if (!scenes.value.length) return ''
+  return scenes.value.some((one) => one.width / one.height > WIDE) ? 'above' : 'beside'
+})
 const slip = computed(() => props.example.working.find((line) => line.verdict === 'breaks' && line.from === props.example.slip?.line))
 </script>
 
 <template>
-  <div class="board" :class="{ pictured: scene }">
+  <div class="board" :class="stands">
     <div class="told">
       <p v-if="example.prompt" class="prompt"><math-text :text="example.prompt" /></p>
       <p v-if="example.slip" class="prompt">{{ words.example.wrote(example.slip.name) }}</p>
+      <scene-view v-if="scene && stands === 'above'" :scene="scene" grows class="wide" />
       <working-lines :lines="board.rows" :shown="board.visible">
         <template v-if="board.told" #mark="{ line }">
           <verdict-mark v-if="line.verdict === 'breaks'" word="breaks" />
@@ -26,7 +38,7 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
       </working-lines>
       <p v-if="board.told && slip" class="slip" role="status">{{ slip.says }}</p>
     </div>
-    <scene-view v-if="scene" :scene="scene" grows />
+    <scene-view v-if="scene && stands === 'beside'" :scene="scene" grows />
   </div>
 </template>
 
@@ -34,11 +46,15 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
 .board {
   container-type: inline-size;
 }
-.board.pictured {
+.board.beside {
   display: grid;
   grid-template-columns: minmax(0, 1.6fr) minmax(0, 1fr);
   gap: 1em;
   align-items: start;
+}
+.told .wide {
+  max-inline-size: min(86cqw, var(--shape) * 15cqw);
+  justify-self: start;
 }
 .told {
   display: grid;
@@ -54,7 +70,7 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
   background: var(--sunk);
 }
 @media (max-width: 700px) {
-  .board.pictured {
+  .board.beside {
     grid-template-columns: 1fr;
   }
 }

@@ -26,6 +26,7 @@ defineProps<{ view: RungView; keyShown?: boolean }>()
         <working-lines :lines="view.rung.working">
           <template #mark="{ line }"><verdict-mark :word="line.verdict" :size="18" bare /></template>
         </working-lines>
+        <scene-view v-if="view.grown" :scene="view.grown" class="scene" />
       </template>
       <slot />
     </div>

@@ -5,7 +5,7 @@
  */
 import { useResizeObserver } from '@vueuse/core'
 import { nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Drawing, Example, Scene, Slide } from '@/api/client'
+import type { Drawing, Slide } from '@/api/client'
 import { stepsOf } from '@/example/board'
 import ExampleBoard from './ExampleBoard.vue'
 import MathText from './MathText.vue'
@@ -16,13 +16,6 @@ const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
 const fit = ref(1)
 const SMALLEST = 0.5
-
-/** The picture of an example. */
-function sceneOf(example: Example): Scene | undefined {
-  if (!example.figure) return undefined
-  const figure = JSON.stringify(example.figure)
-  return props.pictures.find((drawn) => JSON.stringify(drawn.figure) === figure)?.scene
-}
 
 /** Steps of this slide that are shown already in front of block `at`. */
 function before(at: number): number {
@@ -49,7 +42,7 @@ watch(() => props.slide, measure, { deep: true })
       <h2>{{ slide.title }}</h2>
       <template v-for="(block, at) in slide.blocks" :key="at">
         <p v-if="block.kind === 'text'" class="text"><math-text :text="block.text" /></p>
-        <example-board v-else class="lines" :example="block.example" :scene="sceneOf(block.example)" :shown="shown - before(at)" />
+        <example-board v-else class="lines" :example="block.example" :pictures="pictures" :shown="shown - before(at)" />
       </template>
     </div>
   </div>

@@ -1,5 +1,5 @@
 /** What of a worked example stands on the board after so many steps. */
-import type { Example, ExampleLine } from '@/api/client'
+import type { Drawing, Example, ExampleLine, Figure, Scene } from '@/api/client'
 
 /** A line as it stands on the board. */
 export interface Row {
@@ -36,9 +36,21 @@ function rowOf(line: ExampleLine, reasons: string[], filled: boolean): Row {
   }
 }
 
-/** The rows of an example after so many steps, how many of them show, and whether its slip is told. */
-export function boardOf(example: Example, shown: number): { rows: Row[]; visible: number; told: boolean } {
+/** What stands on the board. */
+export interface Board {
+  rows: Row[]
+  /** How many of the rows show. */
+  visible: number
+  /** Whether the slip is told. */
+  told: boolean
+  /** The picture as it has grown by now. */
+  figure?: Figure
+}
+
+/** The board of an example after so many steps. */
+export function boardOf(example: Example, shown: number): Board {
   const rows: Row[] = []
+  let figure = example.figure ?? undefined
   let steps = 0
   let visible = 0
   let above: string[] = []
@@ -52,9 +64,11 @@ export function boardOf(example: Example, shown: number): { rows: Row[]; visible
     if (isFilledLater(line)) steps += 1
     rows.push(rowOf(line, [...above, line.reason], steps <= shown))
     if (appears <= shown) visible += 1
+    // A line that waits to be filled in must not be told by its picture.
+    if (steps <= shown) figure = line.figure ?? figure
     above = []
   }
-  return { rows, visible, told: example.slip != null && shown > steps }
+  return { rows, visible, told: example.slip != null && shown > steps, figure }
 }
 
 /** What step `step` says, to be spoken. */
@@ -63,4 +77,11 @@ export function spokenAt(example: Example, step: number): string {
   if (told) return example.working.find((line) => line.verdict === 'breaks')?.says ?? ''
   const row = rows[visible - 1]
   return row ? `${row.speech}. ${row.reason === BLANK_REASON ? '' : row.reason.replaceAll('$', '')}` : ''
+}
+
+/** A figure, drawn. */
+export function sceneOf(figure: Figure | undefined, pictures: Drawing[]): Scene | undefined {
+  if (!figure) return undefined
+  const text = JSON.stringify(figure)
+  return pictures.find((drawn) => JSON.stringify(drawn.figure) === text)?.scene
 }

@@ -170,7 +170,7 @@ onUnmounted(() => removeEventListener('keydown', onKey))
               <el-button :disabled="shown >= total" @click="shown += 1">{{ words.example.stepOn }}</el-button>
               <el-button @click="shown = 1">{{ words.example.fromStart }}</el-button>
             </div>
-            <example-board class="board" :example="example" :scene="view.scene ?? undefined" :shown="shown" />
+            <example-board class="board" :example="example" :pictures="view.pictures" :shown="shown" />
           </section>
           <div class="end">
             <label v-if="!place && lesson" class="target">

@@ -3,9 +3,9 @@
 use crate::app::{App, compute};
 use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::routes::lessons::{Drawing, drawn};
 use crate::session::SignedIn;
 use axum::Json;
-use drawing::Scene;
 use serde::{Deserialize, Serialize};
 use teaching::example::{Beginning, Example, ExampleChange, LineOffers, SlipOffer, change};
 use utoipa::ToSchema;
@@ -25,14 +25,13 @@ struct ExampleView {
     example: Example,
     /// What can be done with each line.
     offers: Vec<LineOffers>,
-    #[serde(skip_serializing_if = "Option::is_none")]
-    scene: Option<Scene>,
+    /// Its pictures, drawn, each once.
+    pictures: Vec<Drawing>,
 }
 
 impl From<Example> for ExampleView {
     fn from(example: Example) -> Self {
-        let scene = example.figure.as_ref().map(drawing::draw);
-        Self { offers: example.offers(), scene, example }
+        Self { offers: example.offers(), pictures: drawn(example.figures()), example }
     }
 }
 

@@ -42,12 +42,21 @@ pub(crate) struct RungView {
     rung: Rung,
     #[serde(skip_serializing_if = "Option::is_none")]
     scene: Option<Scene>,
+    /// The picture of its working, grown to its end.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    grown: Option<Scene>,
 }
 
 impl RungView {
     /// The rung at that place, counted from 0.
     pub(crate) fn of(index: usize, rung: Rung) -> Self {
-        Self { number: index + 1, scene: rung.figure.as_ref().map(drawing::draw), rung }
+        let grown = rung.working.iter().rev().find_map(|line| line.figure.as_ref());
+        Self {
+            number: index + 1,
+            scene: rung.figure.as_ref().map(drawing::draw),
+            grown: grown.map(drawing::draw),
+            rung,
+        }
     }
 }
 

@@ -86,29 +86,32 @@ struct LessonView {
 
 /// A picture, drawn.
 #[derive(Serialize, ToSchema)]
-struct Drawing {
+pub(crate) struct Drawing {
     figure: Figure,
     scene: Scene,
+}
+
+/// Pictures, drawn, each once.
+pub(crate) fn drawn<'a>(figures: impl Iterator<Item = &'a Figure>) -> Vec<Drawing> {
+    let mut known: Vec<&Figure> = Vec::new();
+    for figure in figures {
+        if !known.contains(&figure) {
+            known.push(figure);
+        }
+    }
+    let one = |figure: &Figure| Drawing { scene: drawing::draw(figure), figure: figure.clone() };
+    known.into_iter().map(one).collect()
 }
 
 impl LessonView {
     fn of(id: LessonId, revision: u32, lesson: Lesson) -> Self {
         let checked = lesson.slides.iter().map(teaching::lesson::Slide::checked).collect();
-        let mut figures: Vec<&Figure> = Vec::new();
-        for figure in lesson.figures() {
-            if !figures.contains(&figure) {
-                figures.push(figure);
-            }
-        }
-        let drawn = figures
-            .into_iter()
-            .map(|figure| Drawing { scene: drawing::draw(figure), figure: figure.clone() });
         Self {
             id,
             revision,
             checked,
             minutes_over: lesson.minutes_over(),
-            pictures: drawn.collect(),
+            pictures: drawn(lesson.figures()),
             lesson,
         }
     }

@@ -91,6 +91,7 @@ impl Base {
                 reason: "The answer in words".into(),
                 role: Role::Concludes.name().into(),
                 verdict: VerdictWord::Given,
+                figure: None,
             });
         }
         lines

@@ -72,6 +72,7 @@ pub(super) fn written_out(lines: Vec<WorkingLine>) -> Vec<WorkingLine> {
                 reason: std::mem::replace(&mut line.reason, "Work out both sides".into()),
                 role: Role::Follows.name().into(),
                 verdict: VerdictWord::Holds,
+                figure: None,
             });
         }
         found.push(line);

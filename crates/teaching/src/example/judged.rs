@@ -39,6 +39,7 @@ pub(super) fn written(rung: &Rung, text: &DeskLine) -> Result<WorkingLine, NoWor
             reason: String::new(),
             role: Role::Concludes.name().into(),
             verdict: VerdictWord::Given,
+            figure: None,
         });
     }
     Ok(WorkingLine {
@@ -48,6 +49,7 @@ pub(super) fn written(rung: &Rung, text: &DeskLine) -> Result<WorkingLine, NoWor
         reason: String::new(),
         role: Role::Follows.name().into(),
         verdict: VerdictWord::CantTell,
+        figure: None,
     })
 }
 

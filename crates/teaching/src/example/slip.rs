@@ -118,6 +118,7 @@ pub(super) fn broken(rung: &Rung, slip: &PutIn) -> Option<Vec<WorkingLine>> {
         latex: latex_line(&wrong),
         speech: speech_line(&wrong),
         verdict: VerdictWord::Breaks,
+        figure: None,
         ..right.clone()
     });
     found.extend(rest);

@@ -1,5 +1,6 @@
 //! What the files of the skills are written with, in one place; see `docs/add-a-skill.md`.
 
+pub(super) use super::pictured;
 pub(super) use crate::draw::Draw;
 pub(super) use crate::figure::{Circle, Figure, Polygon};
 pub(super) use crate::problem::Posed;

@@ -124,6 +124,7 @@ fn line(line: &SolvedLine) -> WorkingLine {
         reason: line.reason.clone(),
         role: line.role.clone(),
         verdict: line.verdict,
+        figure: None,
     }
 }
 

@@ -85,6 +85,12 @@ fn one(draw: &mut Draw) -> Posed {
                 )
                 .then(&answer, "Add the two areas"),
         )
+        .grows("area-grid", {
+            let (across, down) = ([format!("{a}x"), b.to_string()], [k.to_string()]);
+            let areas = [format!("{}x", k * a), (k * b).to_string()];
+            let empty = pictured::area_grid(&across, &down, &[]);
+            [(0, empty), (1, pictured::area_grid(&across, &down, &[&areas]))]
+        })
 }
 
 fn product(prompt: String, a: i64, b: i64) -> Posed {
@@ -127,6 +133,14 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
                 )
                 .then(&answer, "Collect like terms"),
         )
+        .grows("area-grid", {
+            let (across, down) = (["x".to_owned(), b.to_string()], ["x".to_owned(), a.to_string()]);
+            let term = |n: i64| x_term(n).replace(" + ", "").replace(" - ", "-");
+            let upper = ["x^2".to_owned(), term(b)];
+            let lower = [term(a), (a * b).to_string()];
+            let empty = pictured::area_grid(&across, &down, &[]);
+            [(0, empty), (1, pictured::area_grid(&across, &down, &[&upper, &lower]))]
+        })
 }
 
 fn two(draw: &mut Draw) -> Posed {

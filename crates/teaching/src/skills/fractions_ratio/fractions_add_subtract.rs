@@ -64,6 +64,21 @@ fn worked(prompt: String, first: (i64, i64), second: (i64, i64), sign: char) -> 
         .near([fraction(top + 1, common), fraction(top + 2, common), fraction(top, common + 1)])
         .way("common-denominator", sum.worked(Lines::start(&typed), &over, join))
         .way("bar", sum.worked(Lines::start(&typed), &pieces, "Count the pieces"))
+        .grows("bar", bars(&sum))
+}
+
+/// Both fractions as strips, then in pieces of one size, then what they come to.
+fn bars(sum: &FractionSum) -> Vec<(usize, Figure)> {
+    let (common, (x, y)) = (sum.common(), sum.numerators());
+    let result = sum.top();
+    let own = pictured::strips(&[sum.first, sum.second]);
+    // More than one whole does not lie on one strip.
+    if x > common || y > common || result > common {
+        return vec![(0, own)];
+    }
+    let same = pictured::strips(&[(x, common), (y, common), (result, common)]);
+    let last = if sum.first.1 == sum.second.1 { 1 } else { 2 };
+    vec![(0, own), (last, same)]
 }
 
 /// One denominator; one a multiple of the other; plus, then minus.

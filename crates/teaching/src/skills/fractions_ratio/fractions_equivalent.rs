@@ -90,6 +90,7 @@ fn missing_number(index: usize, draw: &mut Draw) -> Posed {
     .slip(other.to_string(), "one-part-only")
     .way(method, steps(Lines::start(&equation)))
     .way("strips", steps(Lines::start(&equation)))
+    .grows("strips", [(0, pictured::strips(&[from])), (3, pictured::strips(&[from, to]))])
 }
 
 fn odd_one_out(draw: &mut Draw) -> Posed {

@@ -78,6 +78,13 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
                     "Cut the bar of 100% into hundred pieces",
                 )
                 .then(&part, format!("Take {per} of them")),
+        )
+        .grows(
+            "bar",
+            [
+                (0, pictured::percent_bar(tenths, "n", whole.to_string())),
+                (2, pictured::percent_bar(tenths, part.clone(), whole.to_string())),
+            ],
         );
     if tenths % 50 == 0 && tenths > 0 {
         let (tens, has_five) = (tenths / 100, tenths % 100 != 0);

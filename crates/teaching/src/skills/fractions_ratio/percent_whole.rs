@@ -77,6 +77,13 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
                 )
                 .then(&format!("n = {whole}"), "Work it out"),
         )
+        .grows(
+            "bar",
+            [
+                (0, pictured::percent_bar(10 * p, part.to_string(), "n")),
+                (2, pictured::percent_bar(10 * p, part.to_string(), whole.to_string())),
+            ],
+        )
 }
 
 fn numbers(draw: &mut Draw) -> (i64, i64) {

@@ -123,6 +123,36 @@ fn subtracted(a: i64, b: i64) -> Lines {
     lines.then(&(a - b).to_string(), "Read the digits")
 }
 
+/// The sum or the difference in columns, place by place: a carry stands above the next place, a digit that was
+/// regrouped above its own.
+fn columns(a: i64, b: i64, sign: &str) -> Vec<(usize, Figure)> {
+    let (x, y) = (digits(a), digits(b));
+    let mut carries = vec![String::new(); 4];
+    let mut result = Vec::new();
+    let mut carry = 0;
+    for place in 0..3 {
+        if sign == "+" {
+            let sum = x[place] + y[place] + carry;
+            result.push(sum % 10);
+            carry = sum / 10;
+            if carry > 0 {
+                carries[place + 1] = carry.to_string();
+            }
+        } else {
+            let above = x[place] - carry;
+            let regroups = above < y[place];
+            let above = if regroups { above + 10 } else { above };
+            if above != x[place] {
+                carries[place] = above.to_string();
+            }
+            result.push(above - y[place]);
+            carry = i64::from(regroups);
+        }
+    }
+    let column = pictured::Column { rows: [&x, &y], sign, carries, result };
+    (0..4).map(|done| (done, column.after(done))).collect()
+}
+
 /// The other ways for `a + b` or `a - b`.
 fn other_ways(posed: Posed, a: i64, b: i64, sign: char) -> Posed {
     let [o, t, h] = digits(b);
@@ -176,7 +206,8 @@ fn addition(prompt: String, a: i64, b: i64) -> Posed {
         Posed::value(prompt, line(&format!("{a} + {b}")), line(&(a + b).to_string()), Form::Any)
             .slip(without_carries(a, b).to_string(), "carry-forgotten")
             .near([(a + b + 10).to_string(), (a + b - 100).to_string(), (a + b + 1).to_string()])
-            .way("column", added(a, b));
+            .way("column", added(a, b))
+            .grows("column", columns(a, b, "+"));
     other_ways(posed, a, b, '+')
 }
 
@@ -186,7 +217,8 @@ fn subtraction(prompt: String, a: i64, b: i64) -> Posed {
             .slip(smaller_from_larger(a, b).to_string(), "smaller-from-larger")
             .slip((a - b + 10).to_string(), "borrow-not-taken")
             .near([(a - b - 1).to_string(), (a - b + 100).to_string()])
-            .way("column", subtracted(a, b));
+            .way("column", subtracted(a, b))
+            .grows("column", columns(a, b, "-"));
     other_ways(posed, a, b, '-')
 }
 

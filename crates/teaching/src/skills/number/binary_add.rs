@@ -88,6 +88,26 @@ fn table(a: i64, b: i64) -> Lines {
     lines
 }
 
+/// Both numbers in columns with their carry row, place by place.
+fn columns(a: i64, b: i64) -> Vec<(usize, Figure)> {
+    let bits = |n: i64| -> Vec<i64> {
+        (0..).map(|place| n >> place).take_while(|rest| *rest > 0).map(|rest| rest & 1).collect()
+    };
+    let (x, y, result) = (bits(a), bits(b), bits(a + b));
+    let places = x.len().max(y.len());
+    let mut carries = vec![String::new(); places + 1];
+    let mut carry = 0;
+    for place in 0..places {
+        let sum = x.get(place).unwrap_or(&0) + y.get(place).unwrap_or(&0) + carry;
+        carry = sum >> 1;
+        if carry > 0 {
+            carries[place + 1] = "1".into();
+        }
+    }
+    let column = pictured::Column { rows: [&x, &y], sign: "+", carries, result };
+    (0..=places).map(|done| (done, column.after(done))).collect()
+}
+
 fn addition(prompt: String, a: i64, b: i64) -> Posed {
     let typed = format!("{} + {}", binary(a), binary(b));
     let sum = a + b;
@@ -95,6 +115,7 @@ fn addition(prompt: String, a: i64, b: i64) -> Posed {
         .slip(binary((a ^ b).max(1)), "binary-carry-lost")
         .near([binary(sum + 1), binary(a | b), binary(sum + 2), binary((sum - 1).max(1))])
         .way("carry-table", table(a, b).then(&binary(sum), "Read the bits"))
+        .grows("carry-table", columns(a, b))
         .way(
             "by-decimal",
             Lines::start(&typed)

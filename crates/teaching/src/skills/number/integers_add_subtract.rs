@@ -105,6 +105,14 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
                 )
                 .then(&value.to_string(), "The pairs make zero and go"),
         );
+        posed = posed.grows(
+            "zero-pairs",
+            [
+                (0, pictured::counters(a, c, 0)),
+                (1, pictured::counters(a, c, pairs)),
+                (2, pictured::counters(value.max(0), value.min(0), 0)),
+            ],
+        );
     }
     let sizes = a.abs() + c.abs();
     posed = posed

@@ -97,12 +97,18 @@ fn worked(posed: Posed, parts: [i64; 3]) -> Posed {
             )
             .then(&sum([h2, t2, o1]), "Add the new hundred to the hundreds");
     }
+    let regrouped = [h + t1 / 10, if t1 > 9 { t2 } else { t1 }, o1];
+    let last = lines.count();
     let table = Lines::start(&sum(parts))
         .then(&format!("{} + {} + {o}", 100 * h, 10 * t), "Write what each part is worth")
         .then(&n.to_string(), "Add the parts");
     posed
         .way("regroup-ones-first", lines.then(&n.to_string(), "Write the digits"))
         .way("table", table)
+        .grows(
+            "regroup-ones-first",
+            [(0, pictured::blocks(parts)), (last, pictured::blocks(regrouped))],
+        )
 }
 
 fn tens(n: i64) -> String {

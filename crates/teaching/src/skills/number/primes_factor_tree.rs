@@ -116,6 +116,7 @@ fn factorise(index: usize, draw: &mut Draw) -> Posed {
         powers(&[found.clone(), vec![3]].concat()),
     ])
     .way("tree", tree)
+    .grows("tree", (0..=2).map(|level| (level, pictured::factor_tree(n, [left, right], level))))
     .way(
         "ladder",
         ladder.then(

@@ -111,6 +111,7 @@ fn rounding(prompt: String, digits: i64, places: u32, figures: u32) -> Posed {
                 .work(&claim, format!("The next digit is {next}: the last figure kept {way}"))
                 .end(format!("It rounds to {answer}.")),
         )
+        .grows("mark-the-figures", [(0, pictured::digit_strip(&number, figures))])
         .way(
             "standard-form",
             Lines::default()
