@@ -25,7 +25,7 @@ pub fn draw(sum: &Columns) -> Scene {
     let mut scene =
         Scene { width, height: 0.0, shapes: Vec::new(), labels: Vec::new(), describes: told(sum) };
     let mut y = 4.0;
-    let mut row = |cells: &[String], y: f64, is_small: bool, scene: &mut Scene| {
+    let row = |cells: &[String], y: f64, is_small: bool, scene: &mut Scene| {
         for (at, text) in cells.iter().rev().enumerate().filter(|(_, text)| !text.is_empty()) {
             let x = width - 4.0 - (at as f64 + 0.5) * CELL;
             if is_small {
