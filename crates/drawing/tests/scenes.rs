@@ -38,6 +38,9 @@ const GROWN: &[(&str, &str)] = &[
     ("expressions.expand", "area-grid"),
     ("percent.part", "bar"),
     ("percent.whole", "bar"),
+    ("percent.rate", "bar"),
+    ("exponential.half-life", "halve-step-by-step"),
+    ("bases.convert", "place-value-columns"),
 ];
 
 /// The pictures of workings as they grow.

@@ -2,6 +2,7 @@
 
 mod choices;
 mod drawn;
+mod grown;
 mod numbers;
 
 use crate::figure::Figure;
@@ -209,11 +210,8 @@ pub fn prove(
     if !ends_there(posed, &working) {
         return Err(NotProved::EndsElsewhere);
     }
-    for grown in posed.grown.iter().filter(|grown| grown.method == method) {
-        if let Some(line) = lines.get_mut(grown.line) {
-            line.figure = Some(grown.figure.clone());
-        }
-    }
+    let figure = skill.figure(posed);
+    grown::picture(posed, method, figure.as_ref(), &mut lines);
     if let Some(flawed) = &posed.flawed {
         lines.push(found_slip(skill, flawed));
     }
@@ -221,7 +219,7 @@ pub fn prove(
         skill: skill.card().id.into(),
         stage,
         prompt: posed.prompt.clone(),
-        figure: skill.figure(posed),
+        figure,
         answer: answer(posed),
         choices: choices::of(skill, posed, &working.0)?,
         working: lines,

@@ -126,6 +126,14 @@ pub fn digit_strip(number: &str, figures: u32) -> Figure {
     Figure::Digits { digits: digits.collect() }
 }
 
+/// A table, one row below the other.
+pub fn table<T: ToString>(rows: &[(&str, Vec<T>)]) -> Figure {
+    Figure::Table {
+        heads: rows.iter().map(|(head, _)| (*head).to_owned()).collect(),
+        rows: rows.iter().map(|(_, row)| row.iter().map(ToString::to_string).collect()).collect(),
+    }
+}
+
 /// A bar from 0 to 100% with the part and the whole below it.
 #[expect(clippy::cast_precision_loss, reason = "percents are small")]
 pub fn percent_bar(tenths: i64, part: impl Into<String>, whole: impl Into<String>) -> Figure {

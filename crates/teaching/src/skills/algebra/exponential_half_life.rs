@@ -92,6 +92,18 @@ impl Fade {
         self.times * self.half_life
     }
 
+    /// The halvings in a table, from line `first` on, one more column with each line.
+    fn table(&self, first: i64) -> Vec<(usize, Figure)> {
+        let until = |last: i64| {
+            let times = (0..=last).map(|n| n * self.half_life).collect();
+            let amounts = (0..=last).map(|n| self.start >> n).collect();
+            pictured::table(&[(self.time, times), (self.unit, amounts)])
+        };
+        (1 - first..=self.times)
+            .map(|n| (usize::try_from(n - 1 + first).unwrap_or(0), until(n)))
+            .collect()
+    }
+
     /// The halvings, one below the other.
     fn halved(&self) -> Lines {
         let mut lines = Lines::default();
@@ -135,6 +147,7 @@ fn amount(draw: &mut Draw) -> Posed {
     .slip(fraction(left, 2), "one-halving-off")
     .slip("0", "start-halved-each-time")
     .way("halve-step-by-step", steps)
+    .grows("halve-step-by-step", fade.table(1))
     .way(
         "power",
         Lines::start(&typed)
@@ -190,6 +203,7 @@ fn how_many(draw: &mut Draw) -> Posed {
             .begin(&equation, "As an equation")
             .then(&format!("n = {times}"), "Count the halvings"),
     )
+    .grows("halve-step-by-step", fade.table(0))
     .way(
         "power",
         Lines::start(&equation)
@@ -226,6 +240,7 @@ fn how_long(draw: &mut Draw) -> Posed {
             .then(&format!("t/{half_life} = {times}"), format!("It was halved {times} times"))
             .then(&format!("t = {total}"), format!("{times} half-lives of {half_life} {time}")),
     )
+    .grows("halve-step-by-step", fade.table(0))
     .answered(format!("It takes {total} {time}."), time)
 }
 

@@ -81,7 +81,7 @@ fn values(kind: usize, draw: &mut Draw) -> (Vec<i64>, String, [String; 3]) {
         _ => (
             (0..5).map(|x| b * (1 << x)).collect(),
             if b == 1 { "2^x".to_owned() } else { format!("{b} × 2^x") },
-            [sum(&[(b, "x"), (b, "")]), format!("{b}x^2 + {b}"), format!("{}^x", 2 * b)],
+            [sum(&[(b, "x"), (b, "")]), sum(&[(b, "x^2"), (b, "")]), format!("{}^x", 2 * b)],
         ),
     }
 }

@@ -77,6 +77,7 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
                 .then(&format!("{p}/100"), format!("Cut the bar of {whole} into hundred pieces"))
                 .then(&format!("{p}%"), "Hundredths are percents"),
         )
+        .grows("bar", [(2, pictured::percent_bar(10 * p, part.to_string(), whole.to_string()))])
 }
 
 fn bare(draw: &mut Draw, low: i64, high: i64) -> Posed {

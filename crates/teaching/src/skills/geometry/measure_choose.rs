@@ -177,7 +177,7 @@ const OBJECTS: &[Object] = &[
         tool: "a hive scale",
     },
     Object {
-        what: "the nectar in one flower cup full of dew",
+        what: "the dew in one flower cup",
         kind: &VOLUME,
         fits: 0,
         about: 2,

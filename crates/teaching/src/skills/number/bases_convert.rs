@@ -138,12 +138,24 @@ fn to_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
                 .then(&n.to_string(), "Work it out"),
         );
     }
-    posed.way(
-        "place-value-columns",
-        Lines::start(&typed)
-            .then(&columns(n, base), "Write what each place is worth")
-            .then(&n.to_string(), "Add them up"),
-    )
+    posed
+        .way(
+            "place-value-columns",
+            Lines::start(&typed)
+                .then(&columns(n, base), "Write what each place is worth")
+                .then(&n.to_string(), "Add them up"),
+        )
+        .grows("place-value-columns", [(1, places(n, base))])
+}
+
+/// What each place is worth, with the digit that stands there.
+fn places(n: i64, base: i64) -> Figure {
+    let all = digits(n, base);
+    let worth = (0..all.len()).rev().map(|at| base.pow(u32::try_from(at).unwrap_or(0)).to_string());
+    pictured::table(&[
+        ("worth", worth.collect()),
+        ("digit", all.iter().map(|digit| format!("{digit:X}")).collect()),
+    ])
 }
 
 /// The ways from a number to its numeral.
@@ -179,6 +191,7 @@ fn written_out(posed: Posed, n: i64, base: i64) -> Posed {
                 .then(&columns(n, base), "Fill the columns from the left")
                 .then(&answer, "Write the digits"),
         )
+        .grows("place-value-columns", [(1, places(n, base))])
 }
 
 fn from_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
