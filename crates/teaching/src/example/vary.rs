@@ -9,7 +9,7 @@ use crate::typed::NoWorking;
 use std::fmt::Write as _;
 
 /// Most problems that are worked to find one.
-const MOST_TRIES: usize = 900;
+const MOST_TRIES: usize = 400;
 /// Most draws of a problem that are changed at once.
 const CHANGED: usize = 3;
 
