@@ -39,6 +39,10 @@ const GROWN: &[(&str, &str)] = &[
     ("percent.part", "bar"),
     ("percent.whole", "bar"),
     ("percent.rate", "bar"),
+    ("percent.change", "multiplier"),
+    ("fractions.lowest-terms", "highest-common-factor"),
+    ("expressions.factorise", "area-grid"),
+    ("inequalities.linear", "balance"),
     ("exponential.half-life", "halve-step-by-step"),
     ("bases.convert", "place-value-columns"),
 ];

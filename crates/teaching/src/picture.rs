@@ -50,6 +50,17 @@ pub fn of_step(above: &Line, line: &Line) -> Option<[LinePicture; 2]> {
     pictures.iter().any(drawn).then_some(pictures)
 }
 
+/// The solutions of a line in one letter on a number line; `None` where they are not found or too far apart.
+#[must_use]
+pub fn of_solutions(line: &Line) -> Option<Figure> {
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    let [letter] = &letters[..] else { return None };
+    let sets = [solutions(line, letter).ok(), None];
+    let window = window(&[line, line], &sets, letter);
+    let [set, _] = sets;
+    number_line(&set?, letter, window, true)
+}
+
 /// Every place that a set of solutions names.
 fn places(set: &Solutions) -> Vec<f64> {
     match set {

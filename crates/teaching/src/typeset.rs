@@ -74,6 +74,8 @@ pub fn tex_measured(typed: &str) -> String {
 pub struct Lines {
     drafts: Vec<Draft>,
     quantities: bool,
+    /// The reason of a line that was left out, told with the next one.
+    untold: String,
 }
 
 impl Lines {
@@ -104,7 +106,7 @@ impl Lines {
     /// No line yet, units read as units.
     #[must_use]
     pub fn measured() -> Self {
-        Self { drafts: Vec::new(), quantities: true }
+        Self { quantities: true, ..Self::default() }
     }
 
     /// Begins with a sentence.
@@ -113,10 +115,23 @@ impl Lines {
         self.words(sentence, reason, Role::Defines)
     }
 
-    /// Goes on with a line that says the same as the one above.
+    /// Goes on with a line that says the same as the one above. Where it is the very same line, as numbers fall, nobody
+    /// would write it twice: its reason goes along with the next one.
     #[must_use]
-    pub fn then(self, typed: &str, reason: impl Into<String>) -> Self {
-        self.push(typed, reason, Role::Follows)
+    pub fn then(mut self, typed: &str, reason: impl Into<String>) -> Self {
+        let next = read(typed, self.quantities);
+        let repeats = matches!(self.drafts.last(),
+            Some(Draft::Line { line, role, .. }) if *role != Role::Checks && *line == next);
+        let reason = reason.into();
+        if repeats {
+            self.untold = reason;
+            return self;
+        }
+        let told = match std::mem::take(&mut self.untold) {
+            untold if untold.is_empty() => reason,
+            untold => format!("{untold}. {reason}"),
+        };
+        self.push(typed, told, Role::Follows)
     }
 
     /// Goes on with the line above, rounded.

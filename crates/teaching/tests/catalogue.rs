@@ -124,3 +124,35 @@ fn a_climb_asks_for_more_reading_and_writing_than_a_grip() {
     }
     assert!(longer * 10 >= SKILLS.len() * 9, "{longer} of {} climb", SKILLS.len());
 }
+
+#[test]
+fn no_working_writes_the_same_line_twice_in_a_row() {
+    let mut found = Vec::new();
+    for skill in SKILLS {
+        let card = skill.card();
+        for method in card.methods {
+            for seed in 0..6 {
+                let order = LadderOrder {
+                    skills: vec![card.id.into()],
+                    grip: 6,
+                    tilt: 6,
+                    climb: 6,
+                    seed,
+                    method: Some(method.id.into()),
+                    ..LadderOrder::default()
+                };
+                for rung in Ladder::make(&order).expect("made").rungs {
+                    let carries: Vec<_> = rung.working.iter().collect();
+                    for pair in carries.windows(2) {
+                        // Two places of a sum may well give the same calculation.
+                        let repeats = pair[0].math == pair[1].math && pair[1].role != "checks";
+                        if repeats && !pair[0].latex.is_empty() {
+                            found.push(format!("{} {}: {}", rung.skill, rung.method, pair[0].math));
+                        }
+                    }
+                }
+            }
+        }
+    }
+    assert!(found.is_empty(), "{found:#?}");
+}

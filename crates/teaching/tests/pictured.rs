@@ -15,6 +15,7 @@ const PICTURED: &[(&str, &str)] = &[
     ("fractions.add-subtract", "bar"),
     ("fractions.equivalent", "strips"),
     ("expressions.expand", "area-grid"),
+    ("expressions.factorise", "area-grid"),
     ("percent.part", "bar"),
     ("percent.whole", "bar"),
 ];
@@ -167,7 +168,7 @@ fn as_many_digits_are_kept_as_the_problem_asks_for() {
 fn no_picture_tells_the_answer_before_its_line() {
     for (skill, method) in PICTURED {
         for rung in rungs(skill, method, 1) {
-            let Some(first) = pictures(&rung).first().copied() else { continue };
+            let Some(first) = rung.working[0].figure.as_ref() else { continue };
             let told = match first {
                 Figure::Columns { result, .. } => result.concat(),
                 Figure::AreaGrid { cells, .. } => cells.concat().concat(),

@@ -130,7 +130,7 @@ fn finish(
     // The letters in the order of the alphabet.
     let second = pair.is(1 - known, &last);
     let answer = if known == 0 { pair.both(first, second) } else { pair.both(second, first) };
-    steps.push(step(answer, Rule::SolveFor(pair.letter(1 - known)), Role::Concludes));
+    conclude(answer, Rule::SolveFor(pair.letter(1 - known)), steps);
     Some(())
 }
 
@@ -180,8 +180,16 @@ pub fn substitute(line: &Line) -> Option<Vec<Step>> {
     if at == 1 {
         answer = [pair.is(0, &found), pair.is(1, &value)];
     }
-    steps.push(step(Line::AllOf(answer.to_vec()), Rule::Evaluate, Role::Concludes));
+    conclude(Line::AllOf(answer.to_vec()), Rule::Evaluate, &mut steps);
     Some(steps)
+}
+
+/// The answer, where it does not stand there already.
+fn conclude(answer: Line, rule: Rule, steps: &mut Vec<Step>) {
+    match steps.last_mut() {
+        Some(last) if last.line == answer => last.role = Role::Concludes,
+        _ => steps.push(step(answer, rule, Role::Concludes)),
+    }
 }
 
 /// The equation and the letter that are easiest to isolate: a factor of one, else any.

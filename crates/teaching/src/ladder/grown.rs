@@ -1,11 +1,13 @@
 //! The pictures of a working, line by line.
 
 use crate::figure::Figure;
+use crate::picture;
 use crate::problem::Posed;
 use crate::working::WorkingLine;
+use algebra::Line;
 
-/// Puts the pictures of a working beside its lines: those that its skill drew, and a ratio table with its missing
-/// number filled in where the working has found it.
+/// Puts the pictures of a working beside its lines: those that its skill drew; the solutions of an inequality on a number
+/// line; and a ratio table with its missing number filled in where the working has found it.
 pub(super) fn picture(
     posed: &Posed,
     method: &str,
@@ -17,8 +19,13 @@ pub(super) fn picture(
             line.figure = Some(grown.figure.clone());
         }
     }
+    if is_inequality(&posed.line)
+        && let Some(last) = lines.iter_mut().rfind(|line| carries(line))
+    {
+        last.figure = picture::of_solutions(&posed.line);
+    }
     let Some(Figure::RatioTable { rows, columns }) = figure else { return };
-    let found = lines.iter_mut().rfind(|line| !line.latex.is_empty() && line.role != "checks");
+    let found = lines.iter_mut().rfind(|line| carries(line));
     let Some((line, (letter, value))) = found.and_then(|line| {
         let (letter, value) = line.math.split_once(" = ")?;
         let told = (letter.to_owned(), value.to_owned());
@@ -31,6 +38,19 @@ pub(super) fn picture(
         columns.iter().map(|column| [filled(&column[0]), filled(&column[1])]).collect();
     if filled != *columns {
         line.figure = Some(Figure::RatioTable { rows: rows.clone(), columns: filled });
+    }
+}
+
+fn carries(line: &WorkingLine) -> bool {
+    !line.latex.is_empty() && line.role != "checks"
+}
+
+fn is_inequality(line: &Line) -> bool {
+    match line {
+        Line::Relations { relations, .. } => {
+            relations.iter().all(|relation| relation.turned() != *relation)
+        }
+        _ => false,
     }
 }
 
@@ -51,6 +71,20 @@ mod tests {
             let [Figure::RatioTable { columns, .. }] = grown[..] else { panic!("{grown:?}") };
             assert!(columns.iter().flatten().any(|cell| *cell == rung.answer.value), "{columns:?}");
             assert!(columns.iter().flatten().all(|cell| *cell != rung.unknown), "{columns:?}");
+        }
+    }
+
+    #[test]
+    fn an_inequality_ends_on_a_number_line() {
+        let skills = vec!["inequalities.linear".to_owned()];
+        let order = LadderOrder { skills, grip: 6, seed: 2, ..LadderOrder::default() };
+        for rung in Ladder::make(&order).expect("made").rungs {
+            let last = rung.working.iter().rfind(|line| carries(line)).expect("lines");
+            let Some(Figure::SolutionLine { stretches, .. }) = &last.figure else {
+                panic!("{}", rung.prompt)
+            };
+            let ends: Vec<_> = stretches.iter().flat_map(|s| [&s.low, &s.high]).flatten().collect();
+            assert!(ends.iter().all(|end| last.math.contains(&end.label)), "{}", last.math);
         }
     }
 }

@@ -150,14 +150,24 @@ fn how_many(draw: &mut Draw) -> Posed {
     .near([others[0]])
     .way(
         "formula",
-        Lines::default()
-            .work(
+        sign_of(
+            d,
+            &claim,
+            Lines::default().work(
                 &format!("{}^2 - 4 × 1 × {} = {d}", bracketed(b), bracketed(c)),
                 "Work out the discriminant",
-            )
-            .work(&claim, "Its sign tells how many roots there are")
-            .end(format!("The answer is: {count}.")),
+            ),
+        )
+        .end(format!("The answer is: {count}.")),
     )
+}
+
+/// The comparison with zero, where the discriminant is not zero itself.
+fn sign_of(discriminant: i64, claim: &str, lines: Lines) -> Lines {
+    match discriminant {
+        0 => lines,
+        _ => lines.work(claim, "Its sign tells how many roots there are"),
+    }
 }
 
 /// A length is asked for, so a negative root is left out.

@@ -137,6 +137,12 @@ fn worked(posed: Posed, p: i64, q: i64) -> Posed {
                 )
                 .then(&answer, "The sides of the grid are the factors"),
         )
+        .grows("area-grid", {
+            let (across, down) = (["x".to_owned(), q.to_string()], ["x".to_owned(), p.to_string()]);
+            let upper = ["x^2".to_owned(), sum(&[(q, "x")])];
+            let lower = [sum(&[(p, "x")]), (p * q).to_string()];
+            [(2, pictured::area_grid(&across, &down, &[&upper, &lower]))]
+        })
         .way(
             "grouping",
             Lines::start(&typed)

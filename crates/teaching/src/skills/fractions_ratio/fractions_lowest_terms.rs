@@ -77,6 +77,8 @@ fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
                 )
                 .then(&answer, format!("Divide both by {k}")),
         )
+        // Finer pieces are no pieces any more.
+        .grows("highest-common-factor", (y <= 60).then(|| (2, pictured::strips(&[(x, y), (a, b)]))))
         .way("step-by-step", steps)
         .way(
             "factor-tree",

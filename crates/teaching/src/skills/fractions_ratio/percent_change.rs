@@ -79,6 +79,10 @@ fn changed(prompt: String, old: i64, p: i64, up: bool) -> Posed {
                 )
                 .then(&new.to_string(), "Multiply"),
         )
+        .grows(
+            "multiplier",
+            [(2, pictured::percent_bar(10 * whole, new.to_string(), old.to_string()))],
+        )
         .way(
             "change-over-original",
             Lines::start(&typed)

@@ -60,6 +60,8 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
     let part = p * whole / 100;
     let typed = format!("{part}/{whole}");
     let factor = decimal(p, 2);
+    // Of a hundred, the bar is cut already.
+    let last = if whole == 100 { 1 } else { 2 };
     Posed::value(prompt, line(&typed), line(&format!("{p}%")), Form::Percent)
         .slip(format!("{}%", decimal(whole * 1000 / part.max(1), 1)), "divided-other-way")
         .slip(format!("{factor}%"), "not-per-hundred")
@@ -77,7 +79,7 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
                 .then(&format!("{p}/100"), format!("Cut the bar of {whole} into hundred pieces"))
                 .then(&format!("{p}%"), "Hundredths are percents"),
         )
-        .grows("bar", [(2, pictured::percent_bar(10 * p, part.to_string(), whole.to_string()))])
+        .grows("bar", [(last, pictured::percent_bar(10 * p, part.to_string(), whole.to_string()))])
 }
 
 fn bare(draw: &mut Draw, low: i64, high: i64) -> Posed {
