@@ -43,6 +43,12 @@ const GROWN: &[(&str, &str)] = &[
     ("fractions.lowest-terms", "highest-common-factor"),
     ("expressions.factorise", "area-grid"),
     ("inequalities.linear", "balance"),
+    ("integers.add-subtract", "number-line"),
+    ("rounding.places", "number-line"),
+    ("fractions.mixed", "circles"),
+    ("equations.quadratic", "factor"),
+    ("equations.radical", "isolate-and-square"),
+    ("equations.absolute", "two-cases"),
     ("exponential.half-life", "halve-step-by-step"),
     ("bases.convert", "place-value-columns"),
 ];

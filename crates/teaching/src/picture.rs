@@ -61,6 +61,18 @@ pub fn of_solutions(line: &Line) -> Option<Figure> {
     number_line(&set?, letter, window, true)
 }
 
+/// Both sides of a line in one letter as curves, with the places where they meet.
+#[must_use]
+pub fn of_sides(line: &Line) -> Option<Figure> {
+    let letters: Vec<String> = line.symbols().into_iter().collect();
+    let [letter] = &letters[..] else { return None };
+    let sets = [solutions(line, letter).ok(), None];
+    let both = [line, line];
+    let window = window(&both, &sets, letter);
+    let heights = heights(&both, letter, window, &sets);
+    curves(line, letter, window, heights, sets[0].as_ref())
+}
+
 /// Every place that a set of solutions names.
 fn places(set: &Solutions) -> Vec<f64> {
     match set {

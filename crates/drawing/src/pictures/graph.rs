@@ -4,6 +4,7 @@ use super::axis::{number, ticks};
 use crate::scene::{Anchor, Label, Scene, Shape, Tone};
 use teaching::figure::{Curve, Place};
 
+const PER_LETTER: f64 = 8.5;
 const WIDTH: f64 = 420.0;
 const HEIGHT: f64 = 300.0;
 const MARGIN: f64 = 18.0;
@@ -97,13 +98,11 @@ impl Grid {
         let below = if axis_y > self.bottom - 16.0 { -11.0 } else { 12.0 };
         for tick in across.iter().filter(|tick| tick.abs() > 1e-9) {
             let [x, _] = self.place([*tick, 0.0]);
-            if x < right - 14.0 {
-                labels.push(Label::math(
-                    x,
-                    axis_y + below,
-                    Anchor::Middle,
-                    &number(*tick, places_x),
-                ));
+            let text = number(*tick, places_x);
+            let half = text.chars().count() as f64 * PER_LETTER / 2.0;
+            // The letter stands at the right end.
+            if x + half < right - letter.chars().count() as f64 * PER_LETTER {
+                labels.push(Label::math(x, axis_y + below, Anchor::Middle, &text));
             }
         }
         let beside = axis_x < left + 40.0;

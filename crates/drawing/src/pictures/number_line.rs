@@ -8,6 +8,9 @@ const MARGIN: f64 = 24.0;
 const AXIS: f64 = 44.0;
 /// Most ticks with a number; a longer line labels every second, fifth or tenth.
 const MOST_LABELS: i32 = 21;
+const PER_LETTER: f64 = 8.5;
+/// Between the numbers of two ticks.
+const APART: f64 = 6.0;
 
 /// Lays the line out from `from` to `to`; an empty range is drawn one long.
 pub fn draw(from: i32, to: i32, points: &[Mark]) -> Scene {
@@ -17,7 +20,11 @@ pub fn draw(from: i32, to: i32, points: &[Mark]) -> Scene {
         (value - f64::from(from)).clamp(0.0, length) / length * (WIDTH - 2.0 * MARGIN) + MARGIN
     };
     let count = to.saturating_sub(from);
-    let every = [1, 2, 5, 10, 20, 50, 100].into_iter().find(|n| count / n < MOST_LABELS);
+    let longest = from.to_string().len().max(to.to_string().len()) as f64;
+    // So many numbers stand beside each other without touching.
+    let room = (WIDTH - 2.0 * MARGIN) / longest.mul_add(PER_LETTER, APART);
+    let fits = |n: &i32| count / n < MOST_LABELS && f64::from(count / n) <= room;
+    let every = [1, 2, 5, 10, 20, 50, 100].into_iter().find(fits);
     let every = every.unwrap_or(count / MOST_LABELS + 1);
     let line = |x1, y1, x2, y2, tone, width| Shape::Line { x1, y1, x2, y2, tone, width };
     let mut shapes = vec![line(MARGIN / 2.0, AXIS, WIDTH - MARGIN / 2.0, AXIS, Tone::Ink, 2.0)];

@@ -4,10 +4,10 @@ use crate::figure::Figure;
 use crate::picture;
 use crate::problem::Posed;
 use crate::working::WorkingLine;
-use algebra::Line;
+use algebra::{Expr, ExprKind, Line};
 
 /// Puts the pictures of a working beside its lines: those that its skill drew; the solutions of an inequality on a number
-/// line; and a ratio table with its missing number filled in where the working has found it.
+/// line, and both sides of an equation that bends as curves; and a ratio table with its missing number filled in where the working has found it.
 pub(super) fn picture(
     posed: &Posed,
     method: &str,
@@ -19,10 +19,15 @@ pub(super) fn picture(
             line.figure = Some(grown.figure.clone());
         }
     }
-    if is_inequality(&posed.line)
-        && let Some(last) = lines.iter_mut().rfind(|line| carries(line))
-    {
-        last.figure = picture::of_solutions(&posed.line);
+    let of_line = if is_inequality(&posed.line) {
+        picture::of_solutions(&posed.line)
+    } else if is_curved(&posed.line) {
+        picture::of_sides(&posed.line)
+    } else {
+        None
+    };
+    if let (Some(figure), Some(last)) = (of_line, lines.iter_mut().rfind(|line| carries(line))) {
+        last.figure = Some(figure);
     }
     let Some(Figure::RatioTable { rows, columns }) = figure else { return };
     let found = lines.iter_mut().rfind(|line| carries(line));
@@ -52,6 +57,21 @@ fn is_inequality(line: &Line) -> bool {
         }
         _ => false,
     }
+}
+
+/// Whether an equation in one letter has a side that is no straight line.
+fn is_curved(line: &Line) -> bool {
+    let Some((left, right)) = line.as_equation() else { return false };
+    let bends = |part: &Expr| {
+        let bent = match &part.kind {
+            ExprKind::Power(base, _) => base,
+            ExprKind::Root { radicand, .. } => radicand,
+            ExprKind::Absolute(inside) => inside,
+            _ => return false,
+        };
+        !bent.symbols().is_empty()
+    };
+    line.symbols().len() == 1 && [left, right].iter().any(|side| side.any(&mut |part| bends(part)))
 }
 
 #[cfg(test)]

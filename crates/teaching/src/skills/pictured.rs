@@ -1,6 +1,6 @@
 //! Pictures that grow with a working: what stands on them with each of its lines.
 
-use crate::figure::{Digit, DigitKind, Factor, Figure, Strip};
+use crate::figure::{Digit, DigitKind, Factor, Figure, Mark, Strip};
 
 fn count(n: i64) -> u32 {
     u32::try_from(n.max(0)).unwrap_or(0)
@@ -90,6 +90,21 @@ pub fn strips(fractions: &[(i64, i64)]) -> Figure {
         label: format!("{shaded}/{parts}"),
     };
     Figure::Strips { strips: fractions.iter().map(strip).collect() }
+}
+
+/// A whole and more, as strips: every whole one is cut like the last.
+pub fn wholes_and_part(wholes: i64, (n, d): (i64, i64)) -> Figure {
+    let mut all = vec![(d, d); usize::try_from(wholes).unwrap_or(0)];
+    all.push((n, d));
+    strips(&all)
+}
+
+/// A number line with numbers marked on it.
+#[expect(clippy::cast_precision_loss, reason = "numbers of a line are small")]
+pub fn number_line(from: i64, to: i64, marks: &[i64]) -> Figure {
+    let end = |n: i64| i32::try_from(n).unwrap_or(0);
+    let mark = |&value: &i64| Mark { at: value as f64, label: value.to_string() };
+    Figure::NumberLine { from: end(from), to: end(to), points: marks.iter().map(mark).collect() }
 }
 
 /// A rectangle cut by its sides.

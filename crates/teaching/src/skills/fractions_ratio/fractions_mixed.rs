@@ -89,6 +89,7 @@ fn to_improper(draw: &mut Draw) -> Posed {
             )
             .then(&answer, "Put the pieces together"),
     )
+    .grows("circles", (w <= 5).then(|| (1, pictured::wholes_and_part(w, (n, d)))))
 }
 
 fn to_mixed(draw: &mut Draw) -> Posed {

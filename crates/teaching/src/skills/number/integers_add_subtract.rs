@@ -92,6 +92,17 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
                 format!("Start at {a} and go {steps} to the {way}{turn}"),
             ),
         );
+    let (low, high) = (a.min(value).min(0) - 2, a.max(value).max(0) + 2);
+    // Marks that touch are one to the eye.
+    if (a - value).abs() * 12 >= high - low {
+        posed = posed.grows(
+            "number-line",
+            [
+                (0, pictured::number_line(low, high, &[a])),
+                (1, pictured::number_line(low, high, &[a, value])),
+            ],
+        );
+    }
     if (a < 0) != (c < 0) && !minus && a != 0 {
         let pairs = a.abs().min(c.abs());
         let (large, small) = if a.abs() >= c.abs() { (a, c) } else { (c, a) };

@@ -106,6 +106,12 @@ fn rounding(prompt: String, n: i64, unit: i64, word: &str) -> Posed {
                 .work(&halves, format!("Half-way is {}", show(middle)))
                 .end(format!("{answer} is the nearest.")),
         )
+        // Between two tenths there are no whole numbers to mark.
+        .grows(
+            "number-line",
+            (unit > 100 && n % 100 == 0)
+                .then(|| (0, pictured::number_line(low / 100, high / 100, &[n / 100]))),
+        )
 }
 
 fn bare(index: usize, draw: &mut Draw) -> Posed {
