@@ -67,6 +67,7 @@ fn is_curved(line: &Line) -> bool {
             ExprKind::Power(base, _) => base,
             ExprKind::Root { radicand, .. } => radicand,
             ExprKind::Absolute(inside) => inside,
+            ExprKind::Multiply(a, b) => return !a.symbols().is_empty() && !b.symbols().is_empty(),
             _ => return false,
         };
         !bent.symbols().is_empty()
