@@ -109,9 +109,16 @@ impl ExampleLine {
         }
     }
 
-    /// Whether it carries the problem on, so that the next line is compared with it.
-    fn carries(&self) -> bool {
-        carries(&self.line)
+    /// Leaves out what can be left out of it, each once.
+    fn leave_out(&mut self, blanks: &[Blank]) {
+        let parts = blanks::parts(&self.line).into_iter().map(|part| part.blank);
+        self.blanks = parts.filter(|blank| blanks.contains(blank)).collect();
+        self.asked = blanks::asked(&self.line, &self.blanks);
+    }
+
+    /// Whether it is the line of a slip that was put in, as that slip would have it.
+    pub(crate) fn is_slip(&self, slip: Option<&PutIn>) -> bool {
+        slip.is_some_and(|slip| self.from == Some(slip.line)) && !self.own
     }
 
     /// Whether what it says was proved of it, or nothing has to be.
@@ -119,10 +126,6 @@ impl ExampleLine {
     pub fn is_sound(&self) -> bool {
         matches!(self.line.verdict, VerdictWord::Given | VerdictWord::Holds)
     }
-}
-
-fn carries(line: &WorkingLine) -> bool {
-    !line.latex.is_empty() && line.role != "checks"
 }
 
 /// What can be done with a line.
@@ -158,7 +161,8 @@ impl Example {
     /// # Errors
     /// As [`Example::again`].
     pub fn slips(&self) -> Result<Vec<SlipOffer>, NoWorking> {
-        Ok(slip::offers(&Base::of(self)?.rung))
+        let base = Base::of(self)?;
+        Ok(slip::offers(&base.rung, &base.writer))
     }
 
     /// Its picture, and those of its working as it grows.
@@ -183,7 +187,8 @@ impl Example {
         let (Some(line), Some(below)) = (self.working.get(at), self.working.get(at + 1)) else {
             return false;
         };
-        let holds = |line: &ExampleLine| line.line.verdict == VerdictWord::Holds && line.carries();
+        let holds =
+            |line: &ExampleLine| line.line.verdict == VerdictWord::Holds && line.line.carries();
         holds(line)
             && holds(below)
             && line.line.role == "follows"

@@ -94,6 +94,12 @@ pub struct Rung {
 }
 
 impl Rung {
+    /// The picture of its working, grown to its end.
+    #[must_use]
+    pub fn grown(&self) -> Option<&Figure> {
+        self.working.iter().rev().find_map(|line| line.figure.as_ref())
+    }
+
     /// Whether it is the same problem as another.
     #[must_use]
     pub fn is_same(&self, other: &Self) -> bool {

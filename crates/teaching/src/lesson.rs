@@ -117,10 +117,11 @@ impl Slide {
         for block in &self.blocks {
             let Block::WorkedExample { example } = block else { continue };
             // A slip that was put in is there to break.
-            let slip = example.slip.as_ref().map(|slip| slip.line);
-            let claims = example.working.iter().filter(|line| {
-                line.line.verdict != VerdictWord::Given && (slip.is_none() || line.from != slip)
-            });
+            let slip = example.slip.as_ref();
+            let claims = example
+                .working
+                .iter()
+                .filter(|line| line.line.verdict != VerdictWord::Given && !line.is_slip(slip));
             for line in claims {
                 found.lines += 1;
                 found.hold += u32::from(line.line.verdict == VerdictWord::Holds);

@@ -100,7 +100,8 @@ pub(crate) fn asked(problem: &str) -> Asked {
     }
 }
 
-fn no(says: impl Into<String>) -> NoWorking {
+/// One clear sentence, and no place.
+pub(crate) fn no(says: impl Into<String>) -> NoWorking {
     NoWorking { says: says.into(), at: None, mend: None }
 }
 

@@ -14,6 +14,15 @@ pub use verdicts::{condition, domain, step_says, values};
 use algebra::Expr;
 use algebra::number::Rational;
 
+/// What is said where mathematics begins and does not end.
+pub(crate) const LONE_DOLLAR: &str = "A dollar sign stands alone: mathematics stands between two.";
+
+/// Whether mathematics begins in a text and does not end.
+#[must_use]
+pub(crate) fn has_lone_dollar(text: &str) -> bool {
+    !text.matches('$').count().is_multiple_of(2)
+}
+
 /// With a capital at its beginning.
 #[must_use]
 pub(crate) fn capital(text: &str) -> String {

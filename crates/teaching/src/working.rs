@@ -7,7 +7,7 @@ use crate::verdict::VerdictWord;
 use crate::words;
 use algebra::solve::Step;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Role, Setting, StepVerdict, compare_given, judge_alone_given};
+use algebra::{Line, Role, Setting, StepVerdict, compare_given, judge_alone_given, read_latex};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -29,6 +29,24 @@ pub struct WorkingLine {
     /// The picture of the working as it stands with this line, where it has grown.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub figure: Option<Figure>,
+}
+
+impl WorkingLine {
+    /// The line as mathematics; none for a sentence.
+    #[must_use]
+    pub(crate) fn read(&self) -> Option<Line> {
+        if self.latex.is_empty() {
+            return None;
+        }
+        let line = read_latex(&self.latex).ok()?.line;
+        (!matches!(line, Line::Sentence(_))).then_some(line)
+    }
+
+    /// Whether it carries the problem on, so that the next line is compared with it.
+    #[must_use]
+    pub(crate) fn carries(&self) -> bool {
+        !self.latex.is_empty() && self.role != Role::Checks.name()
+    }
 }
 
 /// A line before it is verified.

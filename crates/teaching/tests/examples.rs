@@ -244,3 +244,31 @@ fn a_problem_of_every_skill_and_stage_can_be_drawn_and_varied() {
     // Some problems are made of words, or of numbers that all hang together.
     assert!(stiff.len() <= 30, "{}: {stiff:#?}", stiff.len());
 }
+
+#[test]
+fn whoever_made_a_slip_is_not_for_a_page_to_say() {
+    let example = typed("3(2x - 5) = 27");
+    let mut slip = example.slips().expect("made").swap_remove(0).slip;
+    slip.name = "x".repeat(9_000);
+    assert!(refused(&example, &Change::Slip { slip: Some(slip) }).contains("cannot be made"));
+}
+
+#[test]
+fn a_slip_that_its_teacher_mends_is_a_slip_no_more() {
+    let example = typed("3(2x - 5) = 27");
+    let slip = example.slips().expect("made").into_iter().map(|offer| offer.slip);
+    let slip = slip.filter(|slip| slip.line == 1).last().expect("one in line 2");
+    let broken = done(&example, &Change::Slip { slip: Some(slip) });
+    let mended = done(&broken, &write(1, "6x - 15 = 27"));
+    assert_eq!((lines(&mended)[1].1, mended.working[1].says.as_str()), (Holds, ""));
+    assert_eq!(lines(&mended)[0].1, Given);
+}
+
+#[test]
+fn a_blank_is_left_out_once_however_often_it_is_asked_for() {
+    let example = typed("3(2x - 5) = 27");
+    let mut many = example.clone();
+    many.working[1].blanks = vec![Blank::Number { at: 1 }; 5_000];
+    let once = many.again().expect("made");
+    assert_eq!(once.working[1].blanks, [Blank::Number { at: 1 }]);
+}

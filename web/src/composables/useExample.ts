@@ -8,6 +8,11 @@ export interface Place {
   slide: number
   block: number
 }
+/** What is kept on this device: the example, and what stood on the slide when it was opened. */
+interface Draft {
+  example: Example
+  original?: string
+}
 /** Saves are tried again on top of what another window saved, so often. */
 const TRIES = 3
 
@@ -25,11 +30,13 @@ export function useExample(lesson: number, place?: Place) {
   const busy = ref(false)
   const slips = ref<SlipOffer[]>()
   let newest = 0
+  /** The example as it stood on the slide when it was opened. */
+  let original: string | undefined
 
   /** What stands now is kept on this device; what was offered for another moment is gone. */
   function settled(): void {
     slips.value = undefined
-    if (now.value) keepDraft(draftKey, now.value.example)
+    if (now.value) keepDraft(draftKey, { example: now.value.example, original } satisfies Draft)
   }
 
   /** Asks for a view; the latest one asked for wins. */
@@ -75,10 +82,11 @@ export function useExample(lesson: number, place?: Place) {
 
   /** What was begun here before, or what stands on the slide. */
   async function load(lessonThere: Lesson | undefined): Promise<void> {
-    const draft = findDraft<Example>(draftKey)
+    const draft = findDraft<Draft>(draftKey)
     const block = place && lessonThere?.slides.find((slide) => slide.id === place.slide)?.blocks[place.block]
     const there = block?.kind === 'worked_example' ? block.example : undefined
-    const example = draft ?? there
+    original = draft ? draft.original : there && JSON.stringify(there)
+    const example = draft?.example ?? there
     if (example) await open(example)
   }
 
@@ -97,8 +105,11 @@ export function useExample(lesson: number, place?: Place) {
     settled()
   }
 
+  /** Whether a block is the one that was opened: another one in its place is never written over. */
+  const isOriginal = (block: Block): boolean => block.kind === 'worked_example' && JSON.stringify(block.example) === original
+
   /** Puts the example into the lesson as it stands there now. Resolves to whether it was saved. */
-  async function send(put: (lesson: Lesson, block: Block) => void): Promise<boolean> {
+  async function send(put: (lesson: Lesson, block: Block, isOriginal: (block: Block) => boolean) => void): Promise<boolean> {
     if (!now.value) return false
     const block: Block = { kind: 'worked_example', example: now.value.example }
     const path = { params: { path: { id: lesson } } }
@@ -109,7 +120,7 @@ export function useExample(lesson: number, place?: Place) {
         failure.value = there.failure
         break
       }
-      put(there.value.lesson, block)
+      put(there.value.lesson, block, isOriginal)
       const body = { based_on: there.value.revision, lesson: there.value.lesson }
       const saved = await reply(api.PUT('/api/lessons/{id}', { ...path, body }))
       if (saved.ok) {
@@ -122,14 +133,6 @@ export function useExample(lesson: number, place?: Place) {
     }
     busy.value = false
     return false
-  }
-
-  /** Nothing stands on the bench any more. */
-  function clear(): void {
-    dropDraft(draftKey)
-    history.begin()
-    slips.value = undefined
-    refused.value = undefined
   }
 
   return {
@@ -145,7 +148,6 @@ export function useExample(lesson: number, place?: Place) {
     load,
     offerSlips,
     send,
-    clear,
     undo: () => step(history.undo()),
     redo: () => step(history.redo()),
   }

@@ -53,9 +53,10 @@ async function openSlips(): Promise<void> {
   await bench.offerSlips()
 }
 
-function put(there: Lesson, block: Block): void {
+function put(there: Lesson, block: Block, isOriginal: (block: Block) => boolean): void {
   const slide = there.slides.find((one) => one.id === (props.place?.slide ?? target.value))
-  if (slide && props.place && slide.blocks[props.place.block]?.kind === 'worked_example') slide.blocks.splice(props.place.block, 1, block)
+  const at = props.place && slide ? slide.blocks.findIndex(isOriginal) : -1
+  if (slide && at >= 0) slide.blocks.splice(at, 1, block)
   else if (slide) slide.blocks.push(block)
   else slideOf(there, block)
 }

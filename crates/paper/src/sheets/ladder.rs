@@ -70,7 +70,6 @@ fn rung(number: usize, rung: &Rung, with_choices: bool) -> Value {
             json!({ "math": inline::working_line(line), "reason": inline::pieces(&line.reason) })
         })
         .collect();
-    let grown = rung.working.iter().rev().find_map(|line| line.figure.as_ref());
     // An answer in words is printed as words; otherwise as mathematics.
     let answer = if rung.story || rung.answer.latex.is_empty() {
         inline::pieces(&rung.answer.text)
@@ -84,7 +83,7 @@ fn rung(number: usize, rung: &Rung, with_choices: bool) -> Value {
         "number": number,
         "prompt": inline::pieces(&rung.prompt),
         "figure": rung.figure.as_ref().map(|figure| scene(&drawing::draw(figure))),
-        "grown": grown.map(|figure| scene(&drawing::draw(figure))),
+        "grown": rung.grown().map(|figure| scene(&drawing::draw(figure))),
         "answer": answer,
         "lines": lines,
         "choices": (with_choices && !rung.choices.is_empty()).then(|| choices_of(rung)),

@@ -50,11 +50,10 @@ pub(crate) struct RungView {
 impl RungView {
     /// The rung at that place, counted from 0.
     pub(crate) fn of(index: usize, rung: Rung) -> Self {
-        let grown = rung.working.iter().rev().find_map(|line| line.figure.as_ref());
         Self {
             number: index + 1,
             scene: rung.figure.as_ref().map(drawing::draw),
-            grown: grown.map(drawing::draw),
+            grown: rung.grown().map(drawing::draw),
             rung,
         }
     }

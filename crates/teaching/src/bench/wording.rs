@@ -2,6 +2,7 @@
 
 use super::Refused;
 use crate::numerals::cut;
+use crate::words::{LONE_DOLLAR, has_lone_dollar};
 
 /// The longest wording.
 const LONGEST: usize = 600;
@@ -22,10 +23,8 @@ pub(super) fn check(own: &str, wording: &str) -> Result<(), Refused> {
         let says = format!("Write the problem in at most {LONGEST} characters.");
         return Err(Refused::because(says));
     }
-    if !wording.matches('$').count().is_multiple_of(2) {
-        return Err(Refused::because(
-            "A dollar sign stands alone: mathematics stands between two.",
-        ));
+    if has_lone_dollar(wording) {
+        return Err(Refused::because(LONE_DOLLAR));
     }
     let (mut needed, mut extra) = (texts(own), Vec::new());
     for number in texts(wording) {

@@ -2,12 +2,12 @@
 
 use super::detail::{self, Detail};
 use super::slip::{self, PutIn};
-use super::{Example, ExampleLine, blanks};
+use super::{Example, ExampleLine};
 use crate::ladder::{Drawn, Rung};
 use crate::skill::Stage;
 use crate::skills;
 use crate::typed::rung::{rung_of, worked};
-use crate::typed::{Asked, MethodChoice, NoWorking, asked};
+use crate::typed::{Asked, MethodChoice, NoWorking, asked, no};
 use crate::verdict::VerdictWord;
 use crate::working::WorkingLine;
 use algebra::Role;
@@ -22,10 +22,8 @@ pub(super) struct Base {
     methods: Vec<MethodChoice>,
     /// Whether the first line does not say it all.
     is_told: bool,
-}
-
-fn no(says: &str) -> NoWorking {
-    NoWorking { says: says.into(), at: None, mend: None }
+    /// Who is said to have made a slip in it.
+    pub writer: String,
 }
 
 impl Base {
@@ -34,11 +32,12 @@ impl Base {
         let (problem, title) = (found.problem.clone(), found.title.clone());
         let methods = found.methods.clone();
         let is_told = matches!(asked(&problem), Asked::Words);
-        Ok(Self { rung: rung_of(found, Stage::Grip)?, problem, title, methods, is_told })
+        let rung = rung_of(found, Stage::Grip)?;
+        Ok(Self { writer: slip::writer(&rung, None), rung, problem, title, methods, is_told })
     }
 
     pub fn drawn(drawn: &Drawn) -> Result<Self, NoWorking> {
-        let bad = |why: crate::ladder::NoLadder| no(&why.says());
+        let bad = |why: crate::ladder::NoLadder| no(why.says());
         let (posed, _) = drawn.posed().map_err(bad)?;
         let rung = drawn.proved(&posed).map_err(bad)?;
         let rung = rung.ok_or_else(|| no("This problem can no longer be proved. Draw another."))?;
@@ -52,6 +51,7 @@ impl Base {
             title: card.title.into(),
             methods: methods.collect(),
             is_told: true,
+            writer: slip::writer(&rung, drawn.world.as_ref()),
             rung,
         })
     }
@@ -70,6 +70,7 @@ impl Base {
     /// Its lines, with a slip in them where one was put in, and written out as far as it is wished.
     pub fn lines(&self, detail: Detail, slip: Option<&PutIn>) -> Option<Vec<WorkingLine>> {
         let lines = match slip {
+            Some(slip) if slip.name != self.writer => return None,
             Some(slip) => slip::broken(&self.rung, slip)?,
             None => self.told(),
         };
@@ -136,10 +137,7 @@ impl Example {
                 line.line.reason.clone_from(&old.line.reason);
                 line.reworded = true;
             }
-            let parts = blanks::parts(&line.line);
-            line.blanks = old.blanks.clone();
-            line.blanks.retain(|blank| parts.iter().any(|part| part.blank == *blank));
-            line.asked = blanks::asked(&line.line, &line.blanks);
+            line.leave_out(&old.blanks);
         }
         self
     }

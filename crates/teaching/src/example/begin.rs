@@ -4,7 +4,7 @@ use super::Example;
 use crate::desk::DeskLine;
 use crate::ladder::{Drawn, LadderOrder, Numbers, SEED_LIMIT};
 use crate::skill::Stage;
-use crate::typed::{NoWorking, plain_text};
+use crate::typed::{NoWorking, no, plain_text};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -53,8 +53,7 @@ impl Beginning {
                 };
                 let from = Drawn::of(&order, *stage, 0);
                 let found = from.fitting(0, [].iter(), Numbers::default());
-                let (drawn, _) =
-                    found.map_err(|why| NoWorking { says: why.says(), at: None, mend: None })?;
+                let (drawn, _) = found.map_err(|why| no(why.says()))?;
                 Example::of(&drawn)
             }
         }

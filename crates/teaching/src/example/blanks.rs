@@ -2,7 +2,7 @@
 
 use crate::working::WorkingLine;
 use algebra::write::{latex_line, speech_line, text};
-use algebra::{Expr, ExprKind, Line, read_latex};
+use algebra::{Expr, ExprKind, Line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -51,14 +51,6 @@ const STAND_IN: i64 = 987_654_321_017;
 const SHORT: &str = "\\boxed{\\phantom{000}}";
 const LONG: &str = "\\boxed{\\phantom{0000000000000000}}";
 
-fn read(line: &WorkingLine) -> Option<Line> {
-    if line.latex.is_empty() {
-        return None;
-    }
-    let line = read_latex(&line.latex).ok()?.line;
-    (!matches!(line, Line::Sentence(_))).then_some(line)
-}
-
 fn numbers(line: &Line) -> Vec<String> {
     let mut found = Vec::new();
     let _same = line.map(&mut |side| {
@@ -85,7 +77,7 @@ pub(super) fn parts(line: &WorkingLine) -> Vec<Part> {
         return Vec::new();
     }
     let mut found = Vec::new();
-    if let Some(read) = read(line) {
+    if let Some(read) = line.read() {
         let of_line = numbers(&read).into_iter().enumerate();
         found.extend(of_line.map(|(at, text)| Part { blank: Blank::Number { at }, text }));
         let long = |side: &Expr| !matches!(side.kind, ExprKind::Number(_) | ExprKind::Symbol(_));
@@ -110,7 +102,7 @@ pub(super) fn asked(line: &WorkingLine, blanks: &[Blank]) -> Option<Asked> {
     if blanks.contains(&Blank::Line) {
         return Some(Asked { latex: LONG.into(), speech: "blank".into(), reason });
     }
-    let Some(read) = read(line) else {
+    let Some(read) = line.read() else {
         return Some(Asked { latex: String::new(), speech: line.speech.clone(), reason });
     };
     let mut number = 0;

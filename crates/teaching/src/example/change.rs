@@ -5,7 +5,7 @@ use super::detail::Detail;
 use super::judged::{checked_reason, written};
 use super::{Blank, Example, ExampleLine, PutIn, vary};
 use crate::desk::DeskLine;
-use crate::typed::NoWorking;
+use crate::typed::{NoWorking, no};
 use crate::working::WorkingLine;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -80,10 +80,6 @@ pub enum ExampleChange {
 
 const OWN_LINES: &str =
     "Lines of your own stand in this working. Take them out first; undo brings them back.";
-
-fn no(says: impl Into<String>) -> NoWorking {
-    NoWorking { says: says.into(), at: None, mend: None }
-}
 
 /// The example after a change.
 ///

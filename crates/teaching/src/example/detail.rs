@@ -1,6 +1,6 @@
 //! How much of a working is written down.
 
-use super::{Example, carries};
+use super::Example;
 use crate::moves::{self, Move};
 use crate::verdict::VerdictWord;
 use crate::working::WorkingLine;
@@ -57,10 +57,9 @@ fn between(above: &Line, below: &Line) -> Option<Line> {
 pub(super) fn written_out(lines: Vec<WorkingLine>) -> Vec<WorkingLine> {
     let mut found: Vec<WorkingLine> = Vec::new();
     for mut line in lines {
-        let above = found.iter().rfind(|line| carries(line));
-        let read = |line: &WorkingLine| read_latex(&line.latex).ok().map(|reading| reading.line);
-        let proved = line.verdict == VerdictWord::Holds && carries(&line);
-        let step = match above.filter(|_| proved).map(|above| (read(above), read(&line))) {
+        let above = found.iter().rfind(|line| line.carries());
+        let proved = line.verdict == VerdictWord::Holds && line.carries();
+        let step = match above.filter(|_| proved).map(|above| (above.read(), line.read())) {
             Some((Some(above), Some(below))) => between(&above, &below),
             _ => None,
         };

@@ -1,19 +1,15 @@
 //! An example as it stands: what was made is made again, and what its teacher wrote is judged as a student's lines are.
 
 use super::base::Base;
-use super::{Example, ExampleLine, LONGEST_REASON, MOST_LINES, blanks, slip};
+use super::{Example, ExampleLine, LONGEST_REASON, MOST_LINES, slip};
 use crate::desk::{DeskLine, JudgedLine, judge, reads_units};
 use crate::ladder::Rung;
-use crate::typed::NoWorking;
+use crate::typed::{NoWorking, no};
 use crate::verdict::VerdictWord;
-use crate::words::{capital, unreadable};
+use crate::words::{LONE_DOLLAR, capital, has_lone_dollar, unreadable};
 use crate::working::WorkingLine;
 use algebra::write::{latex_line, speech_line, text_line};
 use algebra::{Line, Options, Role, read_line_with};
-
-fn no(says: impl Into<String>) -> NoWorking {
-    NoWorking { says: says.into(), at: None, mend: None }
-}
 
 /// A line as it was written for that problem: its mathematics, or its words.
 ///
@@ -62,8 +58,8 @@ pub(super) fn checked_reason(text: &str) -> Result<String, NoWorking> {
     if text.chars().count() > LONGEST_REASON {
         return Err(no(format!("Keep a reason to {LONGEST_REASON} characters.")));
     }
-    if !text.matches('$').count().is_multiple_of(2) {
-        return Err(no("A dollar sign stands alone: mathematics stands between two."));
+    if has_lone_dollar(text) {
+        return Err(no(LONE_DOLLAR));
     }
     Ok(text.to_owned())
 }
@@ -90,7 +86,7 @@ impl Example {
         }
         found.judge(&base.rung);
         if let Some(put_in) = &self.slip {
-            for line in found.working.iter_mut().filter(|line| line.from == Some(put_in.line)) {
+            for line in found.working.iter_mut().filter(|line| line.is_slip(Some(put_in))) {
                 slip::told(&put_in.id).clone_into(&mut line.says);
             }
         }
@@ -98,9 +94,8 @@ impl Example {
             let folded = found.working[at].folded && found.folds(at);
             let line = &mut found.working[at];
             line.folded = folded;
-            let parts = blanks::parts(&line.line);
-            line.blanks.retain(|blank| parts.iter().any(|part| part.blank == *blank));
-            line.asked = blanks::asked(&line.line, &line.blanks);
+            let blanks = std::mem::take(&mut line.blanks);
+            line.leave_out(&blanks);
         }
         let fresh = base.example(self.drawn.as_ref(), self.detail, self.slip.clone());
         Ok(Self { working: found.working, method: self.method.clone(), ..fresh })

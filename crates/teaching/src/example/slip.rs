@@ -1,9 +1,8 @@
 //! A slip that is put into a working, for students to find: one line breaks, and what stands below follows from it.
 
-use super::carries;
 use crate::draw::Draw;
 use crate::ladder::Rung;
-use crate::scenario;
+use crate::scenario::{self, World};
 use crate::slips::{SLIPS, Slip, wrong_lines};
 use crate::typed::work;
 use crate::verdict::VerdictWord;
@@ -11,7 +10,7 @@ use crate::working::WorkingLine;
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Values};
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Expr, ExprKind, Line, read_latex};
+use algebra::{Expr, ExprKind, Line, Setting, StepVerdict, compare_given, read_line};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -46,18 +45,14 @@ pub struct SlipOffer {
     pub says: &'static str,
 }
 
-fn read(line: &WorkingLine) -> Option<Line> {
-    read_latex(&line.latex).ok().map(|reading| reading.line)
-}
-
 /// The line above line `at` that it is compared with.
 fn above(rung: &Rung, at: usize) -> Option<Line> {
-    rung.working.get(..at)?.iter().rfind(|line| carries(line)).and_then(read)
+    rung.working.get(..at)?.iter().rfind(|line| line.carries()).and_then(WorkingLine::read)
 }
 
 /// Whether a slip can be made in that line.
 fn may_break(line: &WorkingLine) -> bool {
-    carries(line) && matches!(line.role.as_str(), "follows" | "may_add" | "concludes")
+    line.carries() && matches!(line.role.as_str(), "follows" | "may_add" | "concludes")
 }
 
 /// The lines below a wrong one: its own working, which ends where somebody who made the slip would end.
@@ -91,8 +86,15 @@ fn tidied(side: &Expr) -> Expr {
     form.ok().and_then(|form| form.as_poly()).map_or_else(|| side.clone(), |poly| poly.to_expr())
 }
 
-/// What may be written below `above` by a slip, as it would be written in place of `right`.
-fn written(known: &dyn Slip, above: &Line, right: &WorkingLine) -> Vec<Line> {
+/// What lines of a problem are compared under: a length is positive, so that leaving its other root out is no slip.
+fn setting(rung: &Rung) -> Setting {
+    let problem = read_line(&rung.line).map_or(Line::NoSolution, |reading| reading.line);
+    crate::problem::setting(&problem, &rung.unknown, &rung.given)
+}
+
+/// What may be written below `above` by a slip, as it would be written in place of `right`; proved to be wrong in the
+/// problem's own setting.
+fn written(known: &dyn Slip, above: &Line, right: &WorkingLine, setting: &Setting) -> Vec<Line> {
     let found = wrong_lines(known, above).into_iter().take(LOOKED_AT);
     let tidy = found.map(|wrong| wrong.map(&mut |side| tidied(side)));
     // Nobody would write more than half as much again.
@@ -101,7 +103,9 @@ fn written(known: &dyn Slip, above: &Line, right: &WorkingLine) -> Vec<Line> {
         let text = text_line(line);
         text.chars().count() <= most && !text.contains("(-") && text != text_line(above)
     };
-    tidy.filter(is_natural).collect()
+    let breaks =
+        |line: &Line| matches!(compare_given(above, line, setting), StepVerdict::NotEquivalent(_));
+    tidy.filter(|line| is_natural(line) && breaks(line)).collect()
 }
 
 /// The lines of a working with a slip in them; none when it cannot be made there.
@@ -109,7 +113,7 @@ pub(super) fn broken(rung: &Rung, slip: &PutIn) -> Option<Vec<WorkingLine>> {
     let right = rung.working.get(slip.line).filter(|line| may_break(line))?;
     let known = SLIPS.iter().find(|known| known.id() == slip.id)?;
     let above = above(rung, slip.line)?;
-    let wrong = written(*known, &above, right);
+    let wrong = written(*known, &above, right, &setting(rung));
     let wrong = wrong.into_iter().find(|wrong| text_line(wrong) == slip.math)?;
     let rest = below(&wrong, &rung.method)?;
     let mut found = rung.working[..slip.line].to_vec();
@@ -130,9 +134,25 @@ pub(super) fn told(id: &str) -> &'static str {
     SLIPS.iter().find(|known| known.id() == id).map_or("", |known| known.to_teacher())
 }
 
+/// Who is said to have made a slip in that problem.
+pub(super) fn writer(rung: &Rung, world: Option<&World>) -> String {
+    let draw = &mut Draw::new(0, &rung.line);
+    match world {
+        Some(world) if !world.people.is_empty() => draw.one_of(&world.people).clone(),
+        _ => scenario::name(draw).to_owned(),
+    }
+}
+
+/// The same slip in the same line of another problem; none when it cannot be made there.
+pub(super) fn like(rung: &Rung, writer: &str, slip: &PutIn) -> Option<PutIn> {
+    let known = SLIPS.iter().find(|known| known.id() == slip.id)?;
+    rung.working.get(slip.line).filter(|line| may_break(line))?;
+    let above = above(rung, slip.line)?;
+    offer(rung, slip.line, &above, *known, writer).map(|offer| offer.slip)
+}
+
 /// The slips that can be put into the working of a problem, line by line.
-pub(super) fn offers(rung: &Rung) -> Vec<SlipOffer> {
-    let name = scenario::name(&mut Draw::new(0, &rung.line)).to_owned();
+pub(super) fn offers(rung: &Rung, writer: &str) -> Vec<SlipOffer> {
     let mut found: Vec<SlipOffer> = Vec::new();
     for (at, line) in rung.working.iter().enumerate() {
         let Some(above) = above(rung, at).filter(|_| may_break(line)) else { continue };
@@ -141,7 +161,7 @@ pub(super) fn offers(rung: &Rung) -> Vec<SlipOffer> {
                 return found;
             }
             // Two slips that write the same line are one to whoever has to find it.
-            let offered = offer(rung, at, &above, *known, &name);
+            let offered = offer(rung, at, &above, *known, writer);
             let is_new = |offer: &SlipOffer| !found.iter().any(|other| other.latex == offer.latex);
             let offered = offered.filter(is_new);
             found.extend(offered);
@@ -151,7 +171,7 @@ pub(super) fn offers(rung: &Rung) -> Vec<SlipOffer> {
 }
 
 fn offer(rung: &Rung, at: usize, above: &Line, known: &dyn Slip, name: &str) -> Option<SlipOffer> {
-    written(known, above, &rung.working[at]).into_iter().find_map(|wrong| {
+    written(known, above, &rung.working[at], &setting(rung)).into_iter().find_map(|wrong| {
         let math = text_line(&wrong);
         let slip = PutIn { line: at, id: known.id().into(), name: name.into(), math };
         broken(rung, &slip)?;
@@ -173,7 +193,7 @@ mod tests {
     fn exactly_one_line_breaks_and_the_rest_follows_from_it() {
         for problem in ["3(2x - 5) = 27", "n/6 = 10/15", "3/4 + 1/8", "x^2 = 5x", "4 - 2x < 10"] {
             let rung = Base::typed(problem, None).expect(problem).rung;
-            let offers = offers(&rung);
+            let offers = offers(&rung, "Leo");
             assert!(offers.len() >= 2, "{problem}: {offers:?}");
             for offer in offers {
                 let lines = broken(&rung, &offer.slip).expect("it was offered");
@@ -190,7 +210,7 @@ mod tests {
     #[test]
     fn a_slip_that_nobody_can_make_there_is_not_put_in() {
         let rung = Base::typed("3(2x - 5) = 27", None).expect("worked").rung;
-        let good = offers(&rung).swap_remove(0).slip;
+        let good = offers(&rung, "Leo").swap_remove(0).slip;
         assert!(broken(&rung, &good).is_some());
         for bad in [
             PutIn { line: 0, ..good.clone() },
@@ -200,5 +220,26 @@ mod tests {
         ] {
             assert_eq!(broken(&rung, &bad), None, "{bad:?}");
         }
+    }
+
+    #[test]
+    fn what_is_right_in_the_problem_is_no_slip() {
+        use crate::ladder::{Ladder, LadderOrder};
+        let skills = vec!["circle.area".to_owned()];
+        let mut seen = 0;
+        for seed in 0..12 {
+            let order =
+                LadderOrder { skills: skills.clone(), tilt: 4, seed, ..LadderOrder::default() };
+            for rung in Ladder::make(&order).expect("made").rungs {
+                // A radius is positive: the root that is left out is left out rightly.
+                for offer in offers(&rung, "Leo").iter().filter(|_| !rung.given.is_empty()) {
+                    let (math, root) = (&offer.slip.math, rung.answer.value.as_str());
+                    let right = math.ends_with(&format!("= {root}")) || math.contains("= √");
+                    assert!(!right, "{}: {offer:?}", rung.prompt);
+                    seen += 1;
+                }
+            }
+        }
+        assert!(seen > 0);
     }
 }

@@ -5,7 +5,7 @@ use super::{Example, ExampleLine};
 use crate::draw::Draw;
 use crate::ladder::{Drawn, Replaced};
 use crate::numerals::{cut, numerals};
-use crate::typed::NoWorking;
+use crate::typed::{NoWorking, no};
 use std::fmt::Write as _;
 
 /// Most problems that are worked to find one.
@@ -74,13 +74,8 @@ pub(super) fn varied(example: &Example, seed: u64) -> Result<Example, NoWorking>
         if base.problem == example.problem || !repeats_alike(&example.problem, &base.problem) {
             continue;
         }
-        let slip = example.slip.as_ref().map(|put_in| {
-            let offers = super::slip::offers(&base.rung);
-            let same = |offer: &super::SlipOffer| {
-                (offer.slip.line, &offer.slip.id) == (put_in.line, &put_in.id)
-            };
-            offers.into_iter().find(same).map(|offer| offer.slip)
-        });
+        let slip = example.slip.as_ref();
+        let slip = slip.map(|put_in| super::slip::like(&base.rung, &base.writer, put_in));
         // The slip goes along, or the numbers will not do.
         let slip = match slip {
             Some(None) => continue,
@@ -98,10 +93,8 @@ pub(super) fn varied(example: &Example, seed: u64) -> Result<Example, NoWorking>
         }
         longer.get_or_insert(made);
     }
-    longer.map(|made| kept(made, example)).ok_or_else(|| NoWorking {
-        says: "No other numbers were found with which every line stays as it is. Type another problem.".into(),
-        at: None,
-        mend: None,
+    longer.map(|made| kept(made, example)).ok_or_else(|| {
+        no("No other numbers were found with which every line stays as it is. Type another problem.")
     })
 }
 

@@ -26,11 +26,11 @@ pub(super) fn picture(
     } else {
         None
     };
-    if let (Some(figure), Some(last)) = (of_line, lines.iter_mut().rfind(|line| carries(line))) {
+    if let (Some(figure), Some(last)) = (of_line, lines.iter_mut().rfind(|line| line.carries())) {
         last.figure = Some(figure);
     }
     let Some(Figure::RatioTable { rows, columns }) = figure else { return };
-    let found = lines.iter_mut().rfind(|line| carries(line));
+    let found = lines.iter_mut().rfind(|line| line.carries());
     let Some((line, (letter, value))) = found.and_then(|line| {
         let (letter, value) = line.math.split_once(" = ")?;
         let told = (letter.to_owned(), value.to_owned());
@@ -44,10 +44,6 @@ pub(super) fn picture(
     if filled != *columns {
         line.figure = Some(Figure::RatioTable { rows: rows.clone(), columns: filled });
     }
-}
-
-fn carries(line: &WorkingLine) -> bool {
-    !line.latex.is_empty() && line.role != "checks"
 }
 
 fn is_inequality(line: &Line) -> bool {
@@ -100,7 +96,7 @@ mod tests {
         let skills = vec!["inequalities.linear".to_owned()];
         let order = LadderOrder { skills, grip: 6, seed: 2, ..LadderOrder::default() };
         for rung in Ladder::make(&order).expect("made").rungs {
-            let last = rung.working.iter().rfind(|line| carries(line)).expect("lines");
+            let last = rung.working.iter().rfind(|line| line.carries()).expect("lines");
             let Some(Figure::SolutionLine { stretches, .. }) = &last.figure else {
                 panic!("{}", rung.prompt)
             };
