@@ -257,7 +257,7 @@ fn whoever_made_a_slip_is_not_for_a_page_to_say() {
 fn a_slip_that_its_teacher_mends_is_a_slip_no_more() {
     let example = typed("3(2x - 5) = 27");
     let slip = example.slips().expect("made").into_iter().map(|offer| offer.slip);
-    let slip = slip.filter(|slip| slip.line == 1).last().expect("one in line 2");
+    let slip = slip.rev().find(|slip| slip.line == 1).expect("one in line 2");
     let broken = done(&example, &Change::Slip { slip: Some(slip) });
     let mended = done(&broken, &write(1, "6x - 15 = 27"));
     assert_eq!((lines(&mended)[1].1, mended.working[1].says.as_str()), (Holds, ""));

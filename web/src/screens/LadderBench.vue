@@ -211,17 +211,6 @@ async function hang(): Promise<void> {
 </template>
 
 <style scoped>
-.bench {
-  display: grid;
-  grid-template-columns: minmax(260px, 330px) minmax(0, 1fr);
-  gap: 32px;
-  margin-block-start: 18px;
-}
-.choices {
-  display: grid;
-  align-content: start;
-  gap: 28px;
-}
 section h2 {
   margin-block-end: 10px;
 }
@@ -280,13 +269,6 @@ section h2 {
   display: grid;
   margin-block-end: 12px;
 }
-.paper {
-  padding: 26px 30px;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--card);
-  box-shadow: var(--shadow);
-}
 .paper-head {
   display: flex;
   flex-wrap: wrap;
@@ -332,13 +314,5 @@ section h2 {
   display: flex;
   justify-content: end;
   margin-block-start: 22px;
-}
-@media (max-width: 860px) {
-  .bench {
-    grid-template-columns: 1fr;
-  }
-  .paper {
-    padding: 16px;
-  }
 }
 </style>

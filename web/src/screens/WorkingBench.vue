@@ -194,17 +194,6 @@ onUnmounted(() => removeEventListener('keydown', onKey))
 </template>
 
 <style scoped>
-.bench {
-  display: grid;
-  grid-template-columns: minmax(260px, 330px) minmax(0, 1fr);
-  gap: 32px;
-  margin-block-start: 18px;
-}
-.choices {
-  display: grid;
-  align-content: start;
-  gap: 28px;
-}
 .choices h2 {
   margin-block-end: 8px;
 }
@@ -226,14 +215,6 @@ onUnmounted(() => removeEventListener('keydown', onKey))
   gap: 4px;
   margin-block-start: 8px;
   font-weight: 600;
-}
-.paper {
-  min-inline-size: 0;
-  padding: 24px 28px;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  background: var(--card);
-  box-shadow: var(--shadow);
 }
 .paper-head {
   display: flex;
@@ -284,13 +265,5 @@ onUnmounted(() => removeEventListener('keydown', onKey))
   gap: 4px;
   flex: 0 1 320px;
   font-weight: 600;
-}
-@media (max-width: 860px) {
-  .bench {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  .paper {
-    padding: 16px 12px;
-  }
 }
 </style>
