@@ -78,6 +78,13 @@ pub enum Shape {
         /// Whether it is broken into dashes.
         dashed: bool,
     },
+    /// A filled shape with an edge.
+    Area {
+        /// Its corners, in order.
+        points: Vec<[f64; 2]>,
+        /// What it is filled with.
+        fill: Tone,
+    },
     /// A disc.
     Dot {
         /// Centre, x.

@@ -51,6 +51,16 @@ pub fn svg(scene: &Scene) -> String {
                     colour(*tone)
                 )
             }
+            Shape::Area { points, fill } => {
+                let path: Vec<_> = points.iter().map(|[x, y]| format!("{x:.1},{y:.1}")).collect();
+                write!(
+                    out,
+                    "<polygon points=\"{}\" fill=\"{}\" stroke=\"{}\"/>",
+                    path.join(" "),
+                    colour(*fill),
+                    colour(Tone::Ink)
+                )
+            }
             Shape::Dot { x, y, radius, tone, hollow } => write!(
                 out,
                 "<circle cx=\"{x}\" cy=\"{y}\" r=\"{radius}\" fill=\"{}\" stroke=\"{}\" stroke-width=\"1.5\"/>",

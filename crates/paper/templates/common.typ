@@ -61,6 +61,9 @@
         place(dx: (shape.x - shape.radius) * unit, dy: (shape.y - shape.radius) * unit,
           circle(radius: shape.radius * unit, fill: if shape.hollow { white } else { tones.at(shape.tone) },
             stroke: (if shape.hollow { tones.at(shape.tone) } else { ink }) + 0.7pt))
+      } else if shape.kind == "area" {
+        place(polygon(..shape.points.map(p => (p.at(0) * unit, p.at(1) * unit)),
+          stroke: ink + 0.7pt, fill: tones.at(shape.fill)))
       } else if shape.kind == "curve" {
         let points = shape.points.map(p => (p.at(0) * unit, p.at(1) * unit))
         place(curve(curve.move(points.first()), ..points.slice(1).map(p => curve.line(p)), fill: none,

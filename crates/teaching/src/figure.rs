@@ -1,5 +1,9 @@
 //! Figures as numbers: what a picture shows, to be laid out by `drawing`.
 
+mod shape;
+
+pub use shape::{Circle, Polygon, Segment, Turn};
+
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -89,7 +93,141 @@ pub enum Figure {
     /// A number that is split into factors, down to primes.
     FactorTree {
         /// The number first; each other one hangs on one in front of it.
-        nodes: Vec<Factor>,
+        nodes: Vec<TreeNode>,
+        /// The leaves that are ringed, such as the pairs that come out of a root.
+        #[serde(default, skip_serializing_if = "Vec::is_empty")]
+        ringed: Vec<usize>,
+    },
+    /// An expression as a tree: each operation above what it joins.
+    OperationTree {
+        /// The operation that is done last first; each other part hangs on one in front of it.
+        nodes: Vec<TreeNode>,
+    },
+    /// A family, from the youngest upwards.
+    FamilyTree {
+        /// The youngest first; each other one is a parent of one in front of it.
+        nodes: Vec<TreeNode>,
+    },
+    /// Algebra tiles: a square for a square, a bar for a letter, a small square for one; negative ones are hollow.
+    Tiles {
+        /// Heaps of equal tiles, from left to right.
+        tiles: Vec<Tile>,
+    },
+    /// Scales in balance: what lies on both pans.
+    Balance {
+        /// The left pan.
+        left: Vec<Load>,
+        /// The right pan.
+        right: Vec<Load>,
+    },
+    /// Dots in rows and columns, the first so many of them filled.
+    DotArray {
+        /// How many rows.
+        rows: u32,
+        /// How many dots in a row.
+        columns: u32,
+        /// How many dots are filled, row by row.
+        filled: u32,
+    },
+    /// Jumps along a number line without ticks: where it stops, and what each jump is.
+    Jumps {
+        /// One more than there are jumps, in the order of the way.
+        stops: Vec<Mark>,
+        /// The label of each jump.
+        jumps: Vec<String>,
+    },
+    /// A square of a hundred cells.
+    HundredGrid {
+        /// Whether 1 to 100 stand in the cells.
+        numbered: bool,
+        /// The cells that are marked, counted from 1.
+        marked: Vec<u32>,
+    },
+    /// Coins, each with its value in cents.
+    Coins {
+        /// From left to right.
+        values: Vec<u32>,
+    },
+    /// Tally marks, in fives.
+    Tally {
+        /// How many.
+        count: u32,
+    },
+    /// A month as a sheet of a calendar.
+    Calendar {
+        /// The weekday of its first day, from 0 for Monday.
+        first: u32,
+        /// How many days it has.
+        days: u32,
+        /// The days that are marked.
+        marked: Vec<u32>,
+    },
+    /// Digits in a row with the point hopping from one place to another.
+    PointHops {
+        /// The digits, zeros that fill up with them.
+        digits: Vec<String>,
+        /// Behind how many digits the point stood.
+        from: u32,
+        /// Behind how many it stands now.
+        to: u32,
+    },
+    /// A unit square cut both ways: so many of so many columns, and so many of so many rows.
+    AreaModel {
+        /// Columns that are shaded, and all.
+        across: [u32; 2],
+        /// Rows that are shaded, and all.
+        down: [u32; 2],
+    },
+    /// Two ratios with the lines that join what is multiplied.
+    CrossLines {
+        /// The four terms `a:b = c:d`.
+        terms: [String; 4],
+        /// `a × d` and `b × c`; empty ones are not worked out yet.
+        products: [String; 2],
+    },
+    /// Fraction circles, one beside the other.
+    FractionCircles {
+        /// From left to right.
+        circles: Vec<Strip>,
+    },
+    /// Equal groups of two kinds of things: a ratio, so many times.
+    Groups {
+        /// What the two kinds are called.
+        names: [String; 2],
+        /// How many of each kind in a group.
+        each: [u32; 2],
+        /// How many groups.
+        groups: u32,
+    },
+    /// Two number lines, one above the other, whose marks belong together.
+    DoubleLine {
+        /// What the lines count; may be empty.
+        rows: [String; 2],
+        /// From left to right: how far along, from 0 to 1, and what stands above and below.
+        stops: Vec<Pair>,
+    },
+    /// The first figures of a growing pattern.
+    Pattern {
+        /// What it is built of.
+        built: PatternKind,
+        /// How many sticks or dots each figure has.
+        counts: Vec<u32>,
+    },
+    /// Units as stairs: the largest at the top, with the factor of each step.
+    UnitStairs {
+        /// From the largest to the smallest.
+        units: Vec<String>,
+        /// How many of the next smaller one make one of each.
+        factors: Vec<String>,
+        /// From which step to which the way goes.
+        way: [u32; 2],
+    },
+    /// Things beside each other, drawn to one scale.
+    ToScale {
+        /// Each with its length and what it is.
+        things: Vec<Mark>,
+        /// The unit of the lengths.
+        unit: String,
     },
     /// Fraction strips of one length, one below the other.
     Strips {
@@ -141,17 +279,58 @@ pub enum Figure {
     },
 }
 
-/// A number in a factor tree.
+/// What stands in a tree.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Factor {
-    /// The number.
+pub struct TreeNode {
+    /// As it is written.
     pub value: String,
-    /// Which number it is a factor of; none for the first.
+    /// Which one it hangs on; none for the first.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub of: Option<usize>,
 }
 
-/// A fraction strip.
+/// What a growing pattern is built of.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum PatternKind {
+    /// Six-sided cells in a row, laid out with sticks: one more cell with each figure.
+    Cells,
+    /// Squares in a row, laid out with sticks: one more square with each figure.
+    Squares,
+    /// Dots.
+    Dots,
+}
+
+/// Tiles of one kind.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Tile {
+    /// What one of them is worth, `x^2`, `x` or `1`.
+    pub label: String,
+    /// How many; below zero for negative ones.
+    pub count: i32,
+}
+
+/// Equal things on a pan.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Load {
+    /// What one of them weighs, `x` or `12`.
+    pub label: String,
+    /// How many.
+    pub count: u32,
+    /// Whether it pulls upwards: a negative weight.
+    pub lifts: bool,
+}
+
+/// Two numbers that belong together on a double number line.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Pair {
+    /// How far along, from 0 to 1.
+    pub at: f64,
+    /// What stands above and below.
+    pub labels: [String; 2],
+}
+
+/// A fraction strip or a fraction circle.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct Strip {
     /// Into how many equal parts it is cut; at least 1.
@@ -221,145 +400,4 @@ pub struct Mark {
     pub at: f64,
     /// Plain mathematics.
     pub label: String,
-}
-
-/// A shape with straight sides; labels are plain mathematics, and an empty one is none.
-#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Polygon {
-    /// Its corners in order, across and up.
-    pub corners: Vec<[f64; 2]>,
-    /// The label of each side, from each corner to the next.
-    pub sides: Vec<String>,
-    /// Which corners are marked as right angles.
-    pub right: Vec<usize>,
-    /// The label of the angle in each corner.
-    #[serde(default, skip_serializing_if = "Vec::is_empty")]
-    pub angles: Vec<String>,
-    /// Lines within it or beside it.
-    #[serde(default, skip_serializing_if = "Vec::is_empty")]
-    pub lines: Vec<Segment>,
-    /// Turns that are marked by a faint arc.
-    #[serde(default, skip_serializing_if = "Vec::is_empty")]
-    pub turns: Vec<Turn>,
-    /// Labels that stand by themselves.
-    #[serde(default, skip_serializing_if = "Vec::is_empty")]
-    pub marks: Vec<Place>,
-}
-
-/// An arc around a place, from a direction to another.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Turn {
-    /// Around which place.
-    pub at: [f64; 2],
-    /// How far from it.
-    pub radius: f64,
-    /// The directions at both ends, in degrees from the right and against the clock.
-    pub degrees: [f64; 2],
-}
-
-/// A straight line from place to place.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Segment {
-    /// Where it starts, across and up.
-    pub from: [f64; 2],
-    /// Where it ends.
-    pub to: [f64; 2],
-    /// Plain mathematics, or nothing.
-    pub label: String,
-    /// Whether it only helps: it is drawn in dashes.
-    pub helps: bool,
-}
-
-impl Polygon {
-    /// With those corners and a label for each side.
-    #[must_use]
-    pub fn around(corners: &[(i64, i64)], sides: &[String]) -> Self {
-        #[expect(clippy::cast_precision_loss, reason = "lengths of a drawing are small")]
-        let place = |&(x, y): &(i64, i64)| [x as f64, y as f64];
-        let corners = corners.iter().map(place).collect();
-        Self { corners, sides: sides.to_vec(), ..Self::default() }
-    }
-
-    /// With a right angle marked in that corner.
-    #[must_use]
-    pub fn right_at(mut self, corner: usize) -> Self {
-        self.right.push(corner);
-        self
-    }
-
-    /// With the angle in that corner labelled.
-    #[must_use]
-    pub fn angle(mut self, corner: usize, label: impl Into<String>) -> Self {
-        self.angles.resize(self.corners.len(), String::new());
-        if let Some(place) = self.angles.get_mut(corner) {
-            *place = label.into();
-        }
-        self
-    }
-
-    /// With a dashed line.
-    #[must_use]
-    pub fn dashed(mut self, from: [f64; 2], to: [f64; 2], label: impl Into<String>) -> Self {
-        self.lines.push(Segment { from, to, label: label.into(), helps: true });
-        self
-    }
-
-    /// With a full line.
-    #[must_use]
-    pub fn line(mut self, from: [f64; 2], to: [f64; 2], label: impl Into<String>) -> Self {
-        self.lines.push(Segment { from, to, label: label.into(), helps: false });
-        self
-    }
-
-    /// With a label that stands by itself.
-    #[must_use]
-    pub fn mark(mut self, at: [f64; 2], label: impl Into<String>) -> Self {
-        self.marks.push(Place { at, label: label.into() });
-        self
-    }
-
-    /// With a faint arc around a place.
-    #[must_use]
-    pub fn turn(mut self, at: [f64; 2], radius: f64, degrees: [f64; 2]) -> Self {
-        self.turns.push(Turn { at, radius, degrees });
-        self
-    }
-}
-
-impl From<Polygon> for Figure {
-    fn from(polygon: Polygon) -> Self {
-        Self::Polygon(polygon)
-    }
-}
-
-/// A circle; labels are plain mathematics, and an empty one is none.
-#[derive(Debug, Clone, Default, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Circle {
-    /// The label of a radius.
-    pub radius: String,
-    /// The label of a diameter.
-    pub diameter: String,
-    /// An arc, by the degrees at which it starts and ends, counted from the right and against the clock.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub arc: Option<[f64; 2]>,
-    /// The label of the arc.
-    pub arc_label: String,
-    /// The label of the angle at the centre over the arc.
-    pub central: String,
-    /// The degrees at which a point stands from which the arc is seen.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub seen_from: Option<f64>,
-    /// The label of the angle at that point.
-    pub inscribed: String,
-    /// The radius of a smaller circle with the same centre, as a part of the radius.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub inner: Option<f64>,
-    /// The label of the smaller radius.
-    pub inner_label: String,
-}
-
-impl From<Circle> for Figure {
-    fn from(circle: Circle) -> Self {
-        Self::Circle(circle)
-    }
 }

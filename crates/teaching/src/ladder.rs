@@ -217,7 +217,11 @@ pub fn prove(
         return Err(NotProved::EndsElsewhere);
     }
     let figure = skill.figure(posed);
-    grown::picture(posed, method, figure.as_ref(), &mut lines);
+    grown::picture(
+        &grown::Told { skill, posed, method, working: &working },
+        figure.as_ref(),
+        &mut lines,
+    );
     if let Some(flawed) = &posed.flawed {
         lines.push(found_slip(skill, flawed));
     }

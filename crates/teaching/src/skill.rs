@@ -5,6 +5,7 @@ use crate::figure::Figure;
 use crate::problem::Posed;
 use crate::slips::Slip;
 use crate::working::Working;
+use algebra::Line;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -103,6 +104,11 @@ pub trait Skill: Sync {
     /// The working of a problem by one of its methods. `None` when the method does not fit.
     fn working(&self, posed: &Posed, method: &str) -> Option<Working> {
         posed.workings.iter().find(|(id, _)| *id == method).map(|(_, working)| working.clone())
+    }
+
+    /// The picture that can be read off a line of a working by one of its methods, if one helps.
+    fn line_picture(&self, _posed: &Posed, _method: &str, _line: &Line) -> Option<Figure> {
+        None
     }
 
     /// The picture that belongs to a problem, if one helps.

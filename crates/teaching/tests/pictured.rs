@@ -1,24 +1,10 @@
 //! Pictures that grow with a working say the same as its lines.
 
 use algebra::{StepVerdict, compare, read_line};
-use teaching::figure::{DigitKind, Figure};
+use std::collections::BTreeMap;
+use teaching::figure::{DigitKind, Figure, Load, Tile, TreeNode};
 use teaching::ladder::{Ladder, LadderOrder, Rung};
-
-/// Skills and methods whose working has a picture.
-const PICTURED: &[(&str, &str)] = &[
-    ("primes.factor-tree", "tree"),
-    ("add-sub.column", "column"),
-    ("binary.add", "carry-table"),
-    ("place-value.regroup", "regroup-ones-first"),
-    ("integers.add-subtract", "zero-pairs"),
-    ("rounding.significant", "mark-the-figures"),
-    ("fractions.add-subtract", "bar"),
-    ("fractions.equivalent", "strips"),
-    ("expressions.expand", "area-grid"),
-    ("expressions.factorise", "area-grid"),
-    ("percent.part", "bar"),
-    ("percent.whole", "bar"),
-];
+use teaching::skills::SKILLS;
 
 fn rungs(skill: &str, method: &str, seed: u64) -> Vec<Rung> {
     let order = LadderOrder {
@@ -37,13 +23,48 @@ fn pictures(rung: &Rung) -> Vec<&Figure> {
     rung.working.iter().filter_map(|line| line.figure.as_ref()).collect()
 }
 
+/// The workings of the whole catalogue that have pictures, for some seeds.
+fn pictured() -> Vec<(String, Rung)> {
+    let ways = SKILLS
+        .iter()
+        .map(|skill| skill.card())
+        .flat_map(|card| card.methods.iter().map(move |method| (card.id, method.id)));
+    let all = ways.flat_map(|(skill, method)| {
+        let named = move |rung| (format!("{skill} by {method}"), rung);
+        (0..3).flat_map(move |seed| rungs(skill, method, seed)).map(named)
+    });
+    all.filter(|(_, rung)| !pictures(rung).is_empty()).collect()
+}
+
+/// A sum of so many of each.
+fn loaded(loads: &[Load]) -> String {
+    let one = |load: &Load| {
+        format!("{}{} × ({})", if load.lifts { "-" } else { "" }, load.count, load.label)
+    };
+    let all: Vec<String> = loads.iter().map(|load| format!("({})", one(load))).collect();
+    all.join(" + ")
+}
+
+/// What a tree of operations is worth, from the part at `at` down.
+fn grown(nodes: &[TreeNode], at: usize) -> String {
+    let parts: Vec<String> = (at + 1..nodes.len())
+        .filter(|&below| nodes[below].of == Some(at))
+        .map(|below| grown(nodes, below))
+        .collect();
+    match &parts[..] {
+        [] => nodes[at].value.clone(),
+        [one] => format!("-({one})"),
+        parts => format!("({})", parts.join(&format!(" {} ", nodes[at].value))),
+    }
+}
+
 /// What a picture is worth, as plain mathematics; none where it only shows digits.
 fn worth(figure: &Figure) -> Option<String> {
     Some(match figure {
         Figure::Blocks { hundreds, tens, ones } => {
             format!("{hundreds} × 100 + {tens} × 10 + {ones}")
         }
-        Figure::FactorTree { nodes } => {
+        Figure::FactorTree { nodes, .. } => {
             let is_leaf = |at: usize| !nodes.iter().any(|node| node.of == Some(at));
             let leaves = (0..nodes.len()).filter(|&at| is_leaf(at));
             leaves.map(|at| nodes[at].value.clone()).collect::<Vec<_>>().join(" × ")
@@ -64,6 +85,18 @@ fn worth(figure: &Figure) -> Option<String> {
             };
             format!("({}) × ({})", sum(across), sum(down))
         }
+        Figure::OperationTree { nodes } => grown(nodes, 0),
+        Figure::Tiles { tiles } => {
+            let one = |tile: &Tile| format!("({}) × {}", tile.count, tile.label);
+            tiles.iter().map(one).collect::<Vec<_>>().join(" + ")
+        }
+        Figure::Balance { left, right } => format!("{} = {}", loaded(left), loaded(right)),
+        Figure::AreaModel { across: [a, b], down: [c, d] } => format!("({a}/{b}) × ({c}/{d})"),
+        Figure::HundredGrid { numbered: false, marked } => format!("{}/100", marked.len()),
+        Figure::PointHops { digits, to, .. } => {
+            let (whole, part) = digits.split_at(*to as usize);
+            format!("{}.{}", whole.concat(), part.concat())
+        }
         Figure::Columns { rows, sign, .. } => {
             let numbers: Vec<String> = rows.iter().map(|row| row.concat()).collect();
             numbers.join(&format!(" {sign} "))
@@ -79,25 +112,76 @@ fn says_the_same(a: &str, b: &str) -> bool {
 
 #[test]
 fn a_picture_is_worth_what_its_line_is_worth() {
-    let mut seen = 0;
-    for (skill, method) in PICTURED.iter().filter(|(skill, _)| *skill != "binary.add") {
-        for rung in (0..6).flat_map(|seed| rungs(skill, method, seed)) {
-            for line in &rung.working {
-                let Some(told) = line.figure.as_ref().and_then(worth) else { continue };
-                // A calculation beside the working is no line that carries the problem.
-                let carries = line.role != "checks";
-                if carries {
-                    assert!(
-                        says_the_same(&told, &line.math),
-                        "{skill}: {told} beside {}",
-                        line.math
-                    );
-                    seen += 1;
-                }
+    let mut seen = BTreeMap::new();
+    for (named, rung) in pictured() {
+        // A hop changes what the digits are worth, columns of bits are in base two, and a tree of a radicand is not its
+        // root.
+        let others = ["standard-form", "binary.add", "radicals.simplify"];
+        if others.iter().any(|other| named.starts_with(other)) {
+            continue;
+        }
+        for line in &rung.working {
+            let Some(told) = line.figure.as_ref().and_then(worth) else { continue };
+            // A calculation beside the working is no line that carries the problem.
+            if line.role != "checks" && !(told.ends_with("(1/1)") && line.role == "starts") {
+                assert!(says_the_same(&told, &line.math), "{named}: {told} beside {}", line.math);
+                *seen.entry(told_kind(line.figure.as_ref())).or_insert(0) += 1;
             }
         }
     }
-    assert!(seen > 150, "{seen}");
+    let least = seen.values().min().copied().unwrap_or(0);
+    assert!(seen.len() >= 10 && least > 5, "{seen:?}");
+}
+
+/// The name of a picture's kind.
+fn told_kind(figure: Option<&Figure>) -> String {
+    let told = format!("{figure:?}");
+    told.trim_start_matches("Some(").split([' ', '(']).next().unwrap_or_default().to_owned()
+}
+
+#[test]
+fn the_point_ends_where_the_number_has_it() {
+    let mut seen = 0;
+    for seed in 0..6 {
+        for rung in rungs("standard-form", "move-the-point", seed) {
+            for line in &rung.working {
+                let Some(figure) = &line.figure else { continue };
+                let Some(told) = worth(figure) else { continue };
+                // In standard form the power of ten makes up for the hops.
+                let first = line.math.split(" × ").next().unwrap_or_default();
+                assert!(says_the_same(&told, first), "{told} beside {}", line.math);
+                seen += 1;
+            }
+        }
+    }
+    assert!(seen > 20, "{seen}");
+}
+
+#[test]
+fn jumps_end_at_the_answer() {
+    let mut seen = 0;
+    for (named, rung) in pictured() {
+        let Some(Figure::Jumps { stops, .. }) = rung.grown() else { continue };
+        let last = stops.last().expect("a stop");
+        let is_answer = says_the_same(&last.label, &rung.answer.value);
+        // Counting on from what is known ends at the whole; the jump is the answer.
+        assert!(is_answer || named.starts_with("number.of-the-day"), "{named}: {}", rung.prompt);
+        seen += 1;
+    }
+    assert!(seen > 20, "{seen}");
+}
+
+/// Skills that the catalogue has no picture for.
+const WITHOUT: &[&str] =
+    &["equations.rearrange", "equations.rational", "indices.laws", "radicals.operate"];
+
+#[test]
+fn every_skill_has_its_pictures() {
+    for card in SKILLS.iter().map(|skill| skill.card()) {
+        let mut all = card.methods.iter().flat_map(|method| rungs(card.id, method.id, 1));
+        let is_there = all.any(|rung| rung.figure.is_some() || rung.grown().is_some());
+        assert!(is_there || WITHOUT.contains(&card.id), "{} has no picture", card.id);
+    }
 }
 
 #[test]
@@ -166,15 +250,13 @@ fn as_many_digits_are_kept_as_the_problem_asks_for() {
 
 #[test]
 fn no_picture_tells_the_answer_before_its_line() {
-    for (skill, method) in PICTURED {
-        for rung in rungs(skill, method, 1) {
-            let Some(first) = rung.working[0].figure.as_ref() else { continue };
-            let told = match first {
-                Figure::Columns { result, .. } => result.concat(),
-                Figure::AreaGrid { cells, .. } => cells.concat().concat(),
-                _ => String::new(),
-            };
-            assert_eq!(told, "", "{skill}: {}", rung.prompt);
-        }
+    for (named, rung) in pictured() {
+        let Some(first) = rung.working[0].figure.as_ref() else { continue };
+        let told = match first {
+            Figure::Columns { result, .. } => result.concat(),
+            Figure::AreaGrid { cells, .. } => cells.concat().concat(),
+            _ => String::new(),
+        };
+        assert_eq!(told, "", "{named}: {}", rung.prompt);
     }
 }

@@ -31,6 +31,7 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
           :stroke-width="shape.width"
           :stroke-dasharray="shape.dashed ? '8 6' : undefined"
         />
+        <polygon v-else-if="shape.kind === 'area'" :points="shape.points.map((p) => p.join(',')).join(' ')" :class="['box', shape.fill]" />
         <circle v-else :cx="shape.x" :cy="shape.y" :r="shape.radius" :class="['box', shape.tone, { hollow: shape.hollow }]" />
       </template>
     </svg>
@@ -55,9 +56,10 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
   inline-size: 100%;
   container-type: inline-size;
 }
-/* On a slide, which is a container of its own, a picture is at most two thirds as high as the slide. */
+/* On a slide, which is a container of its own, a picture is at most two thirds as high as the slide, and less where the
+   slide is full. */
 .grows {
-  max-inline-size: calc(var(--shape) * 37cqw);
+  max-inline-size: calc(var(--shape) * 37cqw * var(--fit, 1));
   justify-self: center;
 }
 .grows .label {

@@ -40,26 +40,61 @@ pub fn draw(letter: &str, x: [f64; 2], y: [f64; 2], curves: &[Curve], points: &[
                 tone: Tone::Honey,
                 hollow: false,
             });
-            let right = across < WIDTH * 0.7;
-            let anchor = if right { Anchor::Start } else { Anchor::End };
-            let shift = if right { 11.0 } else { -11.0 };
             if !point.label.is_empty() {
-                labels.push(Label::math(across + shift, up - 14.0, anchor, &point.label));
+                let label = beside([across, up], &point.label, &labels);
+                labels.push(label);
             }
         }
     }
     let names: Vec<_> = curves.iter().map(|curve| curve.label.as_str()).collect();
     let marked: Vec<_> =
         points.iter().map(|p| p.label.as_str()).filter(|label| !label.is_empty()).collect();
+    let word = if marked.iter().all(|label| label.starts_with('(')) { "at" } else { "where" };
     let meet = match (names.len(), points.len(), marked.is_empty()) {
         (0 | 1, ..) => String::new(),
-        (_, 0, _) => " They do not meet here.".into(),
+        (_, 0, _) => " No place where they meet is marked.".into(),
         (_, 1, true) => " They meet at one place.".into(),
         (_, count, true) => format!(" They meet at {count} places."),
-        _ => format!(" They meet where {}.", marked.join(" and ")),
+        _ => format!(" They meet {word} {}.", marked.join(" and ")),
     };
-    let describes = format!("A graph of {}.{meet}", names.join(" and of "));
+    let describes = if names.is_empty() {
+        let places: Vec<_> =
+            points.iter().map(|point| format!("({}, {})", point.at[0], point.at[1])).collect();
+        format!("Points in a grid: {}.", places.join(", "))
+    } else {
+        format!("A graph of {}.{meet}", names.join(" and of "))
+    };
     Scene { width: WIDTH, height: grid.bottom + MARGIN, shapes, labels, describes }
+}
+
+/// A label near a place, on the first side of it where it meets no other one.
+fn beside([x, y]: [f64; 2], text: &str, others: &[Label]) -> Label {
+    let width = text.chars().count() as f64 * PER_LETTER;
+    let ends = |label: &Label| {
+        let width = label.text.chars().count() as f64 * PER_LETTER;
+        match label.anchor {
+            Anchor::Start => (label.x, label.x + width),
+            Anchor::Middle => (label.x - width / 2.0, label.x + width / 2.0),
+            Anchor::End => (label.x - width, label.x),
+        }
+    };
+    let is_free = |label: &Label| {
+        let (from, to) = ends(label);
+        let meets = |other: &Label| {
+            let (left, right) = ends(other);
+            (other.y - label.y).abs() < 15.0 && left < to && from < right
+        };
+        from > 0.0 && to < WIDTH && !others.iter().any(meets)
+    };
+    let right_first = x + width + 12.0 < WIDTH;
+    let sides = if right_first { [1.0, -1.0] } else { [-1.0, 1.0] };
+    let at = |side: f64, up: f64| {
+        let anchor = if side > 0.0 { Anchor::Start } else { Anchor::End };
+        Label::math(side.mul_add(11.0, x), y + up, anchor, text)
+    };
+    let places = [-14.0, 16.0, -32.0, 34.0];
+    let all = places.iter().flat_map(|&up| sides.map(|side| at(side, up)));
+    all.into_iter().find(is_free).unwrap_or_else(|| at(sides[0], -14.0))
 }
 
 struct Grid {

@@ -129,6 +129,9 @@ fn scene(scene: &Scene) -> Value {
                 "kind": "curve", "points": points, "tone": tone(*colour), "width": width,
                 "dashed": dashed
             }),
+            Shape::Area { points, fill } => json!({
+                "kind": "area", "points": points, "fill": tone(*fill)
+            }),
             Shape::Dot { x, y, radius, tone: colour, hollow } => json!({
                 "kind": "dot", "x": x, "y": y, "radius": radius, "tone": tone(*colour),
                 "hollow": hollow

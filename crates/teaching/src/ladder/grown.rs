@@ -3,20 +3,32 @@
 use crate::figure::Figure;
 use crate::picture;
 use crate::problem::Posed;
-use crate::working::WorkingLine;
+use crate::skill::Skill;
+use crate::working::{Draft, Working, WorkingLine};
 use algebra::{Expr, ExprKind, Line};
 
-/// Puts the pictures of a working beside its lines: those that its skill drew; the solutions of an inequality on a number
-/// line, and both sides of an equation that bends as curves; and a ratio table with its missing number filled in where the working has found it.
-pub(super) fn picture(
-    posed: &Posed,
-    method: &str,
-    figure: Option<&Figure>,
-    lines: &mut [WorkingLine],
-) {
+/// What a working is told from.
+#[derive(Clone, Copy)]
+pub(super) struct Told<'a> {
+    pub skill: &'a dyn Skill,
+    pub posed: &'a Posed,
+    pub method: &'a str,
+    pub working: &'a Working,
+}
+
+/// Puts the pictures of a working beside its lines: those that its skill draws, as they grow or as they are read off
+/// the lines; the solutions of an inequality on a number line, and both sides of an equation that bends as curves;
+/// and a ratio table with its missing number filled in where the working has found it.
+pub(super) fn picture(told: &Told, figure: Option<&Figure>, lines: &mut [WorkingLine]) {
+    let Told { skill, posed, method, working } = *told;
     for grown in posed.grown.iter().filter(|grown| grown.method == method) {
         if let Some(line) = lines.get_mut(grown.line) {
             line.figure = Some(grown.figure.clone());
+        }
+    }
+    for (line, draft) in lines.iter_mut().zip(&working.0) {
+        if let (None, Draft::Line { line: written, .. }) = (&line.figure, draft) {
+            line.figure = skill.line_picture(posed, method, written);
         }
     }
     let of_line = if is_inequality(&posed.line) {
@@ -27,7 +39,7 @@ pub(super) fn picture(
         None
     };
     if let (Some(figure), Some(last)) = (of_line, lines.iter_mut().rfind(|line| line.carries())) {
-        last.figure = Some(figure);
+        last.figure.get_or_insert(figure);
     }
     let Some(Figure::RatioTable { rows, columns }) = figure else { return };
     let found = lines.iter_mut().rfind(|line| line.carries());
@@ -60,7 +72,12 @@ fn is_curved(line: &Line) -> bool {
     let Some((left, right)) = line.as_equation() else { return false };
     let bends = |part: &Expr| {
         let bent = match &part.kind {
-            ExprKind::Power(base, _) => base,
+            ExprKind::Power(base, exponent) => {
+                return !base.symbols().is_empty() || !exponent.symbols().is_empty();
+            }
+            ExprKind::Call { arguments, .. } => {
+                return arguments.iter().any(|argument| !argument.symbols().is_empty());
+            }
             ExprKind::Root { radicand, .. } => radicand,
             ExprKind::Absolute(inside) => inside,
             ExprKind::Multiply(a, b) => return !a.symbols().is_empty() && !b.symbols().is_empty(),

@@ -13,9 +13,9 @@ pub(super) use crate::typeset::{
     Lines, bracketed, decimal, fraction, line, measured, tex, tex_as_typed,
 };
 pub(super) use crate::working::Working;
-pub(super) use algebra::Rational;
 pub(super) use algebra::form::Form;
 pub(super) use algebra::number::from_int;
+pub(super) use algebra::{Line, Rational};
 pub(super) use num_integer::{gcd, lcm};
 
 use algebra::number::{Whole, square_part};

@@ -1,6 +1,10 @@
 //! Pictures that grow with a working: what stands on them with each of its lines.
 
-use crate::figure::{Digit, DigitKind, Factor, Figure, Mark, Strip};
+mod of_line;
+
+pub use of_line::{balance, operations, tiles};
+
+use crate::figure::{Curve, Digit, DigitKind, Figure, Mark, Place, Strip, TreeNode};
 
 fn count(n: i64) -> u32 {
     u32::try_from(n.max(0)).unwrap_or(0)
@@ -57,7 +61,7 @@ impl Column<'_> {
 
 /// A number split into factors, each of these again, as far as `levels` go.
 pub fn factor_tree(number: i64, halves: [&[i64]; 2], levels: usize) -> Figure {
-    let node = |value: i64, of: Option<usize>| Factor { value: value.to_string(), of };
+    let node = |value: i64, of: Option<usize>| TreeNode { value: value.to_string(), of };
     let mut nodes = vec![node(number, None)];
     if levels > 0 {
         nodes.extend(halves.map(|primes| node(primes.iter().product(), Some(0))));
@@ -67,36 +71,136 @@ pub fn factor_tree(number: i64, halves: [&[i64]; 2], levels: usize) -> Figure {
             split(primes, at + 1, &mut nodes);
         }
     }
-    Figure::FactorTree { nodes }
+    Figure::FactorTree { nodes, ringed: Vec::new() }
 }
 
 /// The smallest prime is split off again and again.
-fn split(primes: &[i64], of: usize, nodes: &mut Vec<Factor>) {
+fn split(primes: &[i64], of: usize, nodes: &mut Vec<TreeNode>) {
     let [first, rest @ ..] = primes else { return };
     if rest.is_empty() {
         return;
     }
-    let node = |value: i64| Factor { value: value.to_string(), of: Some(of) };
+    let node = |value: i64| TreeNode { value: value.to_string(), of: Some(of) };
     nodes.push(node(*first));
     nodes.push(node(rest.iter().product()));
     split(rest, nodes.len() - 1, nodes);
 }
 
-/// Strips of one length, each with its fraction.
-pub fn strips(fractions: &[(i64, i64)]) -> Figure {
-    let strip = |&(shaded, parts): &(i64, i64)| Strip {
-        parts: count(parts),
-        shaded: count(shaded),
-        label: format!("{shaded}/{parts}"),
-    };
-    Figure::Strips { strips: fractions.iter().map(strip).collect() }
+/// A factor tree from which the smallest prime is split off again and again, its pairs of equal leaves ringed.
+pub fn ringed_pairs(primes: &[i64], is_ringed: bool) -> Figure {
+    let value = primes.iter().product::<i64>().to_string();
+    let mut nodes = vec![TreeNode { value, of: None }];
+    split(primes, 0, &mut nodes);
+    let is_leaf = |at: usize| nodes.len() == 1 || !nodes.iter().any(|node| node.of == Some(at));
+    let leaves: Vec<usize> = (0..nodes.len()).filter(|&at| is_leaf(at)).collect();
+    let mut ringed = Vec::new();
+    let mut rest = &leaves[..];
+    while let [first, second, others @ ..] = rest {
+        if nodes[*first].value == nodes[*second].value {
+            ringed.extend([*first, *second]);
+            rest = others;
+        } else {
+            rest = &rest[1..];
+        }
+    }
+    Figure::FactorTree { nodes, ringed: if is_ringed { ringed } else { Vec::new() } }
 }
 
-/// A whole and more, as strips: every whole one is cut like the last.
+fn cut(&(shaded, parts): &(i64, i64)) -> Strip {
+    Strip { parts: count(parts), shaded: count(shaded), label: format!("{shaded}/{parts}") }
+}
+
+/// Strips of one length, each with its fraction.
+pub fn strips(fractions: &[(i64, i64)]) -> Figure {
+    Figure::Strips { strips: fractions.iter().map(cut).collect() }
+}
+
+/// Circles, each with its fraction.
+pub fn circles(fractions: &[(i64, i64)]) -> Figure {
+    Figure::FractionCircles { circles: fractions.iter().map(cut).collect() }
+}
+
+/// A whole and more, as circles: every whole one is cut like the last.
 pub fn wholes_and_part(wholes: i64, (n, d): (i64, i64)) -> Figure {
     let mut all = vec![(d, d); usize::try_from(wholes).unwrap_or(0)];
     all.push((n, d));
-    strips(&all)
+    circles(&all)
+}
+
+/// Rows of dots, all of them filled.
+pub fn array(rows: i64, columns: i64) -> Figure {
+    dots(rows, columns, rows * columns)
+}
+
+/// Rows of dots, the first so many of them filled.
+pub fn dots(rows: i64, columns: i64, filled: i64) -> Figure {
+    Figure::DotArray { rows: count(rows), columns: count(columns), filled: count(filled) }
+}
+
+/// A way along a number line: where it begins, and each jump as it is written with where it leads.
+#[expect(clippy::cast_precision_loss, reason = "numbers of a line are small")]
+pub fn jumps(from: (i64, &str), to: &[(&str, i64, &str)], parts: i64) -> Figure {
+    let mark = |at: i64, label: &str| Mark { at: at as f64 / parts as f64, label: label.into() };
+    let stops = to.iter().map(|&(_, at, label)| mark(at, label));
+    Figure::Jumps {
+        stops: std::iter::once(mark(from.0, from.1)).chain(stops).collect(),
+        jumps: to.iter().map(|&(jump, ..)| jump.into()).collect(),
+    }
+}
+
+/// A square of a hundred cells, so many of them marked.
+pub fn hundredths(marked: i64) -> Figure {
+    Figure::HundredGrid { numbered: false, marked: (1..=count(marked)).collect() }
+}
+
+/// The numbers from 1 to 100 with some of them marked.
+pub fn hundred_square(marked: &[i64]) -> Figure {
+    Figure::HundredGrid { numbered: true, marked: marked.iter().copied().map(count).collect() }
+}
+
+/// A unit square cut by two fractions.
+pub fn area_model((a, b): (i64, i64), (c, d): (i64, i64)) -> Figure {
+    Figure::AreaModel { across: [count(a), count(b)], down: [count(c), count(d)] }
+}
+
+/// Two ratios joined crosswise, with the products that are known.
+pub fn cross_lines<T: ToString>(terms: [T; 4], products: [Option<i64>; 2]) -> Figure {
+    Figure::CrossLines {
+        terms: terms.map(|term| term.to_string()),
+        products: products.map(|n| n.map(|n| n.to_string()).unwrap_or_default()),
+    }
+}
+
+/// A straight line `a x + b y = c` through a window.
+fn straight([a, b, c]: [i64; 3], [left, right]: [f64; 2], [bottom, top]: [f64; 2]) -> Curve {
+    #[expect(clippy::cast_precision_loss, reason = "coefficients are small")]
+    let [p, q, r] = [a, b, c].map(|n| n as f64);
+    let ends = if b == 0 {
+        vec![[r / p, bottom], [r / p, top]]
+    } else {
+        vec![[left, (r - p * left) / q], [right, (r - p * right) / q]]
+    };
+    let label = format!("{} = {c}", super::kit::sum(&[(a, "x"), (b, "y")]));
+    Curve { label, pieces: vec![ends] }
+}
+
+/// Two straight lines `a x + b y = c` around a point, which is marked when it is found.
+#[expect(clippy::cast_precision_loss, reason = "coordinates are small")]
+pub fn two_lines(lines: [[i64; 3]; 2], (x, y): (i64, i64), is_found: bool) -> Figure {
+    let around = |at: i64| [(at.min(0) - 3) as f64, (at.max(0) + 3) as f64];
+    let (across, up) = (around(x), around(y));
+    let at = [x as f64, y as f64];
+    Figure::Graph {
+        letter: "x".into(),
+        x: across,
+        y: up,
+        curves: lines.map(|line| straight(line, across, up)).to_vec(),
+        points: if is_found {
+            vec![Place { at, label: format!("({x}, {y})") }]
+        } else {
+            Vec::new()
+        },
+    }
 }
 
 /// A number line with numbers marked on it.
@@ -179,7 +283,7 @@ mod tests {
     #[test]
     fn a_tree_ends_in_its_primes() {
         let values = |levels| match factor_tree(360, [&[2, 2, 2], &[3, 3, 5]], levels) {
-            Figure::FactorTree { nodes } => {
+            Figure::FactorTree { nodes, .. } => {
                 nodes.into_iter().map(|node| node.value).collect::<Vec<_>>().join(" ")
             }
             other => panic!("{other:?}"),

@@ -2,6 +2,8 @@
 //!
 //! Methods: two cases; the distance on a number line. What counts as nice: whole solutions.
 
+use crate::picture;
+use crate::problem::Key;
 use crate::skills::kit::*;
 
 /// The skill `equations.absolute`.
@@ -31,6 +33,11 @@ impl Skill for AbsoluteEquations {
             ],
             methods: methods!["two-cases": "Two cases", "distance": "Distance on a number line"],
         }
+    }
+
+    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+        let is_last = matches!(line, Line::AnyOf(_)) && posed.key == Key::Line(line.clone());
+        (method == "distance" && is_last).then(|| picture::of_solutions(line)).flatten()
     }
 
     fn slips(&self) -> &'static [&'static dyn Slip] {

@@ -5,10 +5,14 @@
 //! the solution is drawn first, a whole number from -9 to 12, positive on the first rungs.
 
 use crate::draw::Draw;
+use crate::figure::{Figure, Mark};
 use crate::problem::{Flawed, Posed, Story};
 use crate::scenario::{self, own};
 use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
+use crate::skills::kit::{bracketed, line, sum, tex};
+use crate::skills::pictured;
 use crate::slips::{self, Slip};
+use crate::typeset::Lines;
 use crate::working::{Draft, Working};
 use algebra::number::from_int;
 use algebra::solve::{linear_coefficients, solve_linear, solve_undoing};
@@ -39,7 +43,16 @@ impl Skill for Linear {
             methods: &[
                 Method { id: "balance", title: "Same to both sides" },
                 Method { id: "undo", title: "Undo in reverse" },
+                Method { id: "bar", title: "Bar" },
             ],
+        }
+    }
+
+    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+        match method {
+            "balance" => pictured::balance(line),
+            "bar" => Bars::of(posed)?.figure(line),
+            _ => None,
         }
     }
 
@@ -48,42 +61,112 @@ impl Skill for Linear {
     }
 
     fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed {
-        match (stage, index % 3) {
-            (Stage::Grip, _) => bare(index, draw),
-            (Stage::Tilt, 0) => somebodys_working(draw),
-            (Stage::Tilt, 1) => build_one(draw),
-            (Stage::Tilt, _) => from_the_right(draw),
-            (Stage::Climb, 1) => meeting(draw),
-            (Stage::Climb, _) => steady(draw),
+        match stage {
+            Stage::Grip => bare(index, draw),
+            Stage::Tilt => match index % 4 {
+                0 => somebodys_working(draw),
+                1 => build_one(draw),
+                2 => from_the_right(draw),
+                _ => how_many(draw),
+            },
+            Stage::Climb if index % 3 == 1 => meeting(draw),
+            Stage::Climb => steady(draw),
         }
     }
 
     fn working(&self, posed: &Posed, method: &str) -> Option<Working> {
+        if let Some((_, working)) = posed.workings.iter().find(|(id, _)| *id == method) {
+            return Some(working.clone());
+        }
         let steps = match method {
             "balance" => solve_linear(&posed.line, &posed.unknown),
             "undo" => solve_undoing(&posed.line, &posed.unknown),
+            "bar" => return Bars::of(posed).map(|bars| told(posed, bars.lines())),
             _ => return None,
         };
-        let mut lines: Vec<Draft> = steps.ok()?.into_iter().map(Draft::from).collect();
-        if let Some(story) = &posed.story {
-            if let Some(Draft::Line { reason, .. }) = lines.first_mut() {
-                *reason = "The story as an equation".into();
-            }
-            lines.insert(
-                0,
-                Draft::Words {
-                    sentence: format!("{}.", story.defines),
-                    reason: "Name what is asked for".into(),
-                    role: Role::Defines,
-                },
-            );
-            lines.push(Draft::Words {
-                sentence: story.sentence.clone(),
-                reason: "Answer in a sentence".into(),
-                role: Role::Concludes,
-            });
+        Some(told(posed, steps.ok()?.into_iter().map(Draft::from).collect()))
+    }
+}
+
+/// A working with what its story says first and last.
+fn told(posed: &Posed, mut lines: Vec<Draft>) -> Working {
+    let Some(story) = &posed.story else { return Working(lines) };
+    if let Some(Draft::Line { reason, .. }) = lines.first_mut() {
+        *reason = "The story as an equation".into();
+    }
+    let words = |sentence: String, reason: &str, role| Draft::Words {
+        sentence,
+        reason: reason.into(),
+        role,
+    };
+    let defined = words(format!("{}.", story.defines), "Name what is asked for", Role::Defines);
+    lines.insert(0, defined);
+    lines.push(words(story.sentence.clone(), "Answer in a sentence", Role::Concludes));
+    Working(lines)
+}
+
+/// An equation `a x + b = c` as a bar of equal parts with a rest, all of it positive.
+struct Bars<'a> {
+    letter: &'a str,
+    /// How many equal parts.
+    a: i64,
+    /// The rest; 0 for none.
+    b: i64,
+    /// The whole bar.
+    c: i64,
+    solution: i64,
+}
+
+impl<'a> Bars<'a> {
+    /// More parts than this are not told apart.
+    const MOST: i64 = 12;
+
+    /// None where the equation is no such bar.
+    fn of(posed: &'a Posed) -> Option<Self> {
+        let (left, right) = posed.line.as_equation()?;
+        let letter = posed.unknown.as_str();
+        let (a, b) = linear_coefficients(left, letter)?;
+        let whole =
+            |n: &algebra::Rational| n.is_integer().then(|| n.to_integer().to_i64()).flatten();
+        let (a, b, c) = (whole(&a)?, whole(&b)?, whole(&right.as_plain_number()?)?);
+        let fits =
+            (1..=Self::MOST).contains(&a) && 0 <= b && b < c && (c - b) % a == 0 && a + b > 1;
+        fits.then(|| Self { letter, a, b, c, solution: (c - b) / a })
+    }
+
+    fn lines(&self) -> Vec<Draft> {
+        let Self { letter, a, b, c, solution } = self;
+        let mut lines = Lines::start(&format!("{} = {c}", sum(&[(*a, letter), (*b, "")])));
+        if *b > 0 {
+            lines = lines
+                .then(&format!("{a}{letter} = {c} - {b}"), format!("Cut the {b} off the bar"))
+                .then(&format!("{a}{letter} = {}", c - b), "The equal parts are left");
         }
-        Some(Working(lines))
+        if *a > 1 {
+            lines = lines.then(
+                &format!("{letter} = {solution}"),
+                format!("Share what is left among {a} equal parts"),
+            );
+        }
+        Working::from(lines).0
+    }
+
+    /// The bar as it stands with a line.
+    fn figure(&self, line: &Line) -> Option<Figure> {
+        let (left, right) = line.as_equation()?;
+        let (a, b) = linear_coefficients(left, self.letter)?;
+        let (_, total) = linear_coefficients(right, self.letter)?;
+        let whole = |n: &algebra::Rational| n.to_integer().to_i64();
+        let (a, b, c) = (whole(&a)?, whole(&b)?, whole(&total)?);
+        let is_found = a == 1 && b == 0;
+        let label = if is_found { c.to_string() } else { self.letter.to_owned() };
+        #[expect(clippy::cast_precision_loss, reason = "lengths of a bar are small")]
+        let part = |width: i64, label: &str| Mark { at: width as f64, label: label.into() };
+        let mut parts = vec![part(self.solution, &label); usize::try_from(a).ok()?];
+        if b > 0 {
+            parts.push(part(b, &b.to_string()));
+        }
+        Some(Figure::Bar { parts, total: c.to_string() })
     }
 }
 
@@ -154,6 +237,51 @@ fn from_the_right(draw: &mut Draw) -> Posed {
     let b = draw.between(3, 20);
     let right = Expr::int(b).minus(multiple(a));
     solve(Line::equation(Expr::int(b - a * solution), right), solution)
+}
+
+/// None, one or all? Both sides have as many `x`, or nearly.
+fn how_many(draw: &mut Draw) -> Posed {
+    let (a, b, more) = (draw.between(2, 6), draw.nonzero(-7, 9), draw.nonzero(-8, 8));
+    let (word, right) = match draw.between(0, 2) {
+        0 => ("none", sum(&[(a, "x"), (a * b + more, "")])),
+        1 => ("all numbers", sum(&[(a, "x"), (a * b, "")])),
+        _ => ("one", sum(&[(a + 1, "x"), (a * b + more, "")])),
+    };
+    let equation = format!("{a}({}) = {right}", sum(&[(1, "x"), (b, "")]));
+    let expanded = format!("{} = {right}", sum(&[(a, "x"), (a * b, "")]));
+    let (claim, last, reason) = match word {
+        "none" => (
+            format!("{} {} {}", a * b, if more > 0 { '<' } else { '>' }, a * b + more),
+            "no solution".to_owned(),
+            "As many $x$ on both sides, but another number: they are never equal",
+        ),
+        "one" => (
+            format!("{a} < {}", a + 1),
+            format!("x = {}", -more),
+            "One $x$ more on the right: subtract, and one value is left",
+        ),
+        _ => (
+            format!("{a} × {} = {}", bracketed(b), a * b),
+            "all real numbers".to_owned(),
+            "Both sides are the same: every number fits",
+        ),
+    };
+    let others: Vec<&str> =
+        ["none", "one", "all numbers"].into_iter().filter(|other| *other != word).collect();
+    Posed::shown(
+        format!("How many numbers solve {}: none, one or all numbers?", tex(&equation)),
+        word,
+        vec![line(&claim)],
+    )
+    .slip(others[0], "second-term-not-multiplied")
+    .near([others[1]])
+    .way(
+        "balance",
+        Lines::start(&equation)
+            .then(&expanded, "Multiply out the bracket")
+            .then(&last, reason)
+            .end(format!("The answer is: {word}.")),
+    )
 }
 
 /// A coefficient or a constant is asked for, so that the equation has a given solution.

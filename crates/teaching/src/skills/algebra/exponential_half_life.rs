@@ -2,6 +2,7 @@
 //!
 //! Methods: halve step by step; the power of one half. What counts as nice: starts that can be halved often.
 
+use crate::figure::{Curve, Place};
 use crate::skills::kit::*;
 
 /// The skill `exponential.half-life`.
@@ -48,7 +49,8 @@ impl Skill for HalfLife {
             (Stage::Tilt, _) => the_half_life(draw),
             (Stage::Climb, 0) => between_the_steps(draw),
             (Stage::Climb, 1) => when(draw),
-            (Stage::Climb, _) => share_left(draw),
+            (Stage::Climb, _) if index.is_multiple_of(2) => share_left(draw),
+            (Stage::Climb, _) => on_a_curve(draw),
         }
     }
 }
@@ -102,6 +104,11 @@ impl Fade {
         (1 - first..=self.times)
             .map(|n| (usize::try_from(n - 1 + first).unwrap_or(0), until(n)))
             .collect()
+    }
+
+    /// The share that is left, as dots of a square of 64: all of them, then what is filled at the end.
+    fn dots(&self, first: usize, last: usize) -> [(usize, Figure); 2] {
+        [(first, pictured::dots(8, 8, 64)), (last, pictured::dots(8, 8, 64 >> self.times))]
     }
 
     /// The halvings, one below the other.
@@ -158,6 +165,7 @@ fn amount(draw: &mut Draw) -> Posed {
             )
             .then(&left.to_string(), "Divide"),
     )
+    .grows("power", fade.dots(0, 2))
     .answered(format!("{left} {unit} {} left.", if left == 1 { "is" } else { "are" }), unit)
 }
 
@@ -217,6 +225,7 @@ fn how_many(draw: &mut Draw) -> Posed {
             )
             .then(&format!("n = {times}"), "The same base: the exponents are equal"),
     )
+    .grows("power", fade.dots(0, 2))
 }
 
 fn how_long(draw: &mut Draw) -> Posed {
@@ -345,6 +354,52 @@ fn when(draw: &mut Draw) -> Posed {
             .round(&format!("t ≈ {answer}"), "Round to 1 decimal place"),
     )
     .answered(format!("After about {answer} {time}."), time)
+}
+
+/// The half-life is read off a curve.
+#[expect(clippy::cast_precision_loss, reason = "numbers of a drawing are small")]
+fn on_a_curve(draw: &mut Draw) -> Posed {
+    let (text, time, unit) = *draw.one_of(FADING);
+    let what = text.split(" has ").next().unwrap_or(text);
+    let (half_life, start) = (draw.between(2, 9), 20 * draw.between(2, 6));
+    let until = 4 * half_life;
+    let at = |n: i64| {
+        let t = until as f64 * n as f64 / 48.0;
+        [t, start as f64 * 0.5_f64.powf(t / half_life as f64)]
+    };
+    let drawn = |points: Vec<Place>| Figure::Graph {
+        letter: "t".into(),
+        x: [-0.5, until as f64 + 0.5],
+        y: [-(start as f64) / 12.0, start as f64 * 1.1],
+        curves: vec![Curve { label: unit.into(), pieces: vec![(0..=48).map(at).collect()] }],
+        points,
+    };
+    let point = |x: i64, y: i64| Place { at: [x as f64, y as f64], label: format!("({x}, {y})") };
+    let equation = format!("{start} × (1/2)^(t/{half_life}) = {}", start / 2);
+    Posed::equation(
+        format!(
+            "{what} fades. The curve shows how many {unit} are left after $t$ {time}, {start} {unit} at first. Read off its half-life in {time}."
+        ),
+        line(&equation),
+        "t",
+        from_int(half_life),
+    )
+    .slip((2 * half_life).to_string(), "start-halved-each-time")
+    .slip(until.to_string(), "one-halving-off")
+    .near([(half_life + 1).to_string(), start.to_string()])
+    .figure(drawn(vec![point(0, start)]))
+    .way(
+        "halve-step-by-step",
+        Lines::default()
+            .work(&format!("{start} ÷ 2 = {}", start / 2), "Half of what was there at first")
+            .begin(&equation, format!("Where is the curve {} high?", start / 2))
+            .then(&format!("t = {half_life}"), "Read off below that point"),
+    )
+    .grows(
+        "halve-step-by-step",
+        [(2, drawn(vec![point(0, start), point(half_life, start / 2)]))],
+    )
+    .answered(format!("The half-life is {half_life} {time}."), time)
 }
 
 /// Which share is left?

@@ -34,6 +34,10 @@ impl Skill for LikeTerms {
         }
     }
 
+    fn line_picture(&self, _: &Posed, _: &str, line: &Line) -> Option<Figure> {
+        pictured::tiles(line)
+    }
+
     fn slips(&self) -> &'static [&'static dyn Slip] {
         SLIPS
     }

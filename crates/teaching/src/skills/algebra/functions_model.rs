@@ -3,6 +3,7 @@
 //! Methods: differences for lines, ratios for proportional and exponential growth, a fit. What counts as nice: equal steps
 //! in the table.
 
+use crate::figure::{Curve, Place};
 use crate::skills::kit::*;
 
 /// The skill `functions.model`.
@@ -33,7 +34,7 @@ impl Skill for Model {
                 "predict": "work out a value that was not measured",
                 "proportional": "always in the same ratio",
             ],
-            methods: methods!["differences": "Differences", "ratio": "Ratios"],
+            methods: methods!["differences": "Differences", "ratio": "Ratios", "fit": "Plot and fit"],
         }
     }
 
@@ -56,6 +57,31 @@ impl Skill for Model {
 fn table(xs: &[i64], ys: &[i64]) -> String {
     let pairs: Vec<String> = xs.iter().zip(ys).map(|(x, y)| format!("{x} → {y}")).collect();
     pairs.join(", ")
+}
+
+/// Where the tables are read.
+const XS: [i64; 5] = [0, 1, 2, 3, 4];
+
+/// The values as points of a plot, with the curve of a rule where one is found.
+#[expect(clippy::cast_precision_loss, reason = "values of a plot are small")]
+fn plotted(xs: &[i64], ys: &[i64], rule: Option<&str>) -> Figure {
+    let most = |values: &[i64]| values.iter().copied().max().unwrap_or(1) as f64;
+    let (right, top) = (most(xs) + 1.0, most(ys) * 1.15 + 1.0);
+    let curve = rule.and_then(|rule| {
+        let rule_expr = algebra::read_expr(rule).ok()?;
+        let at = |n: i32| f64::from(n) * right / 60.0;
+        let points =
+            (0..=60).filter_map(|n| Some([at(n), algebra::plot::value(&rule_expr, "x", at(n))?]));
+        Some(Curve { label: format!("y = {rule}"), pieces: vec![points.collect()] })
+    });
+    let point = |(&x, &y): (&i64, &i64)| Place { at: [x as f64, y as f64], label: String::new() };
+    Figure::Graph {
+        letter: "x".into(),
+        x: [-0.5, right],
+        y: [-top / 12.0, top],
+        curves: curve.into_iter().collect(),
+        points: xs.iter().zip(ys).map(point).collect(),
+    }
 }
 
 /// The same as a picture.
@@ -119,7 +145,15 @@ fn linear_or_not(index: usize, draw: &mut Draw) -> Posed {
         claims.iter().map(|claim| line(claim)).collect(),
     )
     .slip(other, "curve-called-linear")
-    .way("differences", lines.end(format!("It is {answer}.")))
+    .way("differences", lines.clone().end(format!("It is {answer}.")))
+    .way(
+        "fit",
+        lines.end(format!(
+            "The points lie {}: it is {answer}.",
+            if kind == 0 { "on a straight line" } else { "on a curve" }
+        )),
+    )
+    .grows("fit", [(0, plotted(&XS, &ys, None))])
     .figure(tabled(&[0, 1, 2, 3, 4], &ys));
     Posed { form: Form::Choice, ..posed }
 }
@@ -145,8 +179,10 @@ fn which_rule(index: usize, draw: &mut Draw) -> Posed {
     .near([told(&wrong[2])])
     .way(
         if kind == 2 { "ratio" } else { "differences" },
-        lines.end(format!("The rule is {}.", told(&rule))),
+        lines.clone().end(format!("The rule is {}.", told(&rule))),
     )
+    .way("fit", lines.end(format!("The curve of {} goes through every point.", told(&rule))))
+    .grows("fit", [(0, plotted(&XS, &ys, None)), (2, plotted(&XS, &ys, Some(&rule)))])
     .figure(tabled(&[0, 1, 2, 3, 4], &ys))
 }
 

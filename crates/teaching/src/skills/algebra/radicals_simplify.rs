@@ -109,6 +109,13 @@ fn simplified(prompt: String, front: i64, radicand: i64) -> Posed {
         )
     };
     posed
+        .grows(
+            "factor-tree",
+            [
+                (1, pictured::ringed_pairs(&prime_factors(radicand), false)),
+                (2, pictured::ringed_pairs(&prime_factors(radicand), true)),
+            ],
+        )
         .slip(fraction(front * radicand, 2), "halved")
         .near([
             rooted(front * outside, inside + 1),

@@ -3,6 +3,7 @@
 //! Method: a table of differences; the nth term is as many steps as n, set right for the first term. What counts as nice:
 //! steps to 9, factors 2 to 5.
 
+use crate::figure::PatternKind;
 use crate::skills::kit::*;
 
 /// The skill `sequences.linear-geometric`.
@@ -248,6 +249,19 @@ fn between(draw: &mut Draw) -> Posed {
     }
 }
 
+/// The first figures of a pattern that grows by the same step.
+fn pattern(text: &str, first: i64, step: i64) -> Figure {
+    let count = |n: &i64| u32::try_from(*n).unwrap_or(0);
+    let built = if text.contains("wax cells") {
+        PatternKind::Cells
+    } else if text.contains("squares") {
+        PatternKind::Squares
+    } else {
+        PatternKind::Dots
+    };
+    Figure::Pattern { built, counts: linear(first, step, 4).iter().map(count).collect() }
+}
+
 /// What grows piece by piece in the garden: what it is, how it starts, the step, the unit.
 const PATTERNS: &[(&str, i64, i64, &str)] = &[
     (
@@ -318,6 +332,7 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
                     .then(&format!("{first} + {}", (n - 1) * step), "Multiply")
                     .then(&value.to_string(), "Add"),
             )
+            .figure(pattern(text, first, step))
             .answered(format!("It is {value} {unit}."), unit)
     } else {
         let equation = format!("{} = {value}", rule(first, step));
@@ -330,6 +345,7 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
             .slip((n - 1).to_string(), "one-step-off")
             .slip(fraction(value, first), "first-term-for-difference")
             .near([(n + 1).to_string()])
+            .figure(pattern(text, first, step))
             .answered(format!("It is {n}."), "");
         match board(&equation, "n", None) {
             Some(working) => posed.way("difference-table", working),

@@ -3,6 +3,7 @@
 //! Method: a table, one term after the other. Source: Fibonacci, *Liber abaci*, chapter 12; a drone has a mother only, a
 //! queen has both parents. What counts as nice: terms below 1000.
 
+use crate::figure::TreeNode;
 use crate::skills::kit::*;
 
 /// The skill `sequences.recursive`.
@@ -67,6 +68,16 @@ fn rule_of(k: i64, c: i64) -> String {
     sum(&[(k, "a_n"), (c, "")])
 }
 
+/// The terms so far in a table, from the line `first` of the working on, one more with each line.
+fn grown_table(terms: &[i64], known: usize, first: usize) -> Vec<(usize, Figure)> {
+    let until = |count: usize| {
+        let places = (1..=count).map(|n| n.to_string()).collect();
+        let values = terms[..count].iter().map(i64::to_string).collect();
+        pictured::table(&[("n", places), ("a_n", values)])
+    };
+    (known..=terms.len()).map(|count| (count - known + first, until(count))).collect()
+}
+
 fn one_before(draw: &mut Draw) -> Posed {
     let (first, k, c) = (draw.between(1, 6), draw.between(2, 3), draw.nonzero(-4, 7));
     let (first, c) = if first * (k - 1) + c <= 0 { (first + 4, c) } else { (first, c) };
@@ -98,6 +109,8 @@ fn one_before(draw: &mut Draw) -> Posed {
         "table",
         lines.begin(&typed, "$a_5$ from $a_4$").then(&terms[4].to_string(), "Work it out"),
     )
+    .grows("table", grown_table(&terms[..4], 2, 0))
+    .grows("table", [(4, grown_table(&terms, 5, 0).remove(0).1)])
 }
 
 /// Each term from the two before.
@@ -137,6 +150,8 @@ fn two_before(draw: &mut Draw) -> Posed {
     .slip((terms[6] + terms[5]).to_string(), "one-place-off")
     .slip((2 * terms[5]).to_string(), "only-one-before")
     .way("table", lines.begin(&typed, "$a_7$ from $a_6$ and $a_5$").then(&terms[6].to_string(), "Add"))
+    .grows("table", grown_table(&terms[..6], 3, 0))
+    .grows("table", [(5, grown_table(&terms, 7, 0).remove(0).1)])
 }
 
 /// One term of a list does not follow the rule.
@@ -210,6 +225,25 @@ fn find_the_rule(draw: &mut Draw) -> Posed {
     )
 }
 
+/// The ancestors of a drone, so many generations back.
+fn family(generations: usize) -> Figure {
+    let mut nodes = vec![TreeNode { value: "d".into(), of: None }];
+    let mut youngest = 0..1;
+    for _ in 0..generations {
+        let next = nodes.len();
+        for child in youngest {
+            let of = Some(child);
+            let is_drone = nodes[child].value == "d";
+            nodes.push(TreeNode { value: "q".into(), of });
+            if !is_drone {
+                nodes.push(TreeNode { value: "d".into(), of });
+            }
+        }
+        youngest = next..nodes.len();
+    }
+    Figure::FamilyTree { nodes }
+}
+
 /// A drone has one parent, a queen two: the sizes of the generations.
 fn drone(draw: &mut Draw) -> Posed {
     let n = usize::try_from(draw.between(5, 11)).unwrap_or(5);
@@ -237,6 +271,8 @@ fn drone(draw: &mut Draw) -> Posed {
     .slip(terms[n - 1].to_string(), "one-place-off")
     .slip((value + terms[n - 1]).to_string(), "one-place-off")
     .slip((2 * terms[n - 1]).to_string(), "only-one-before")
+    .figure(family(3))
+    .grows("table", [(1, family(2)), (2, family(3)), (3, family(4)), (4, family(5))])
     .way("table", lines.begin(&typed, format!("Generation {n}")).then(&value.to_string(), "Add"))
     .answered(format!("In generation {n} there are {value} ancestors."), "ancestors")
 }
@@ -317,4 +353,12 @@ fn ratio_settles(draw: &mut Draw) -> Posed {
             .then(&format!("r = {exact}"), "Quadratic formula; the other root is negative")
             .round(&answer, "Round to 3 decimal places"),
     )
+    .figure(with_ratios(&terms))
+}
+
+/// Terms with the ratio of each to the one before.
+fn with_ratios(terms: &[i64]) -> Figure {
+    let ratios = terms.windows(2).map(|pair| nearest(&format!("{}/{}", pair[1], pair[0]), 3));
+    let ratios = std::iter::once("–".to_owned()).chain(ratios).collect();
+    pictured::table(&[("a_n", terms.iter().map(i64::to_string).collect()), ("ratio", ratios)])
 }

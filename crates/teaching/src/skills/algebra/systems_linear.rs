@@ -30,7 +30,11 @@ impl Skill for SystemsLinear {
                 "elimination": "adding or subtracting equations so that a letter goes",
                 "substitution": "putting an expression in for a letter",
             ],
-            methods: methods!["elimination": "Elimination", "substitution": "Substitution"],
+            methods: methods![
+                "elimination": "Elimination",
+                "substitution": "Substitution",
+                "graph": "Draw both lines",
+            ],
         }
     }
 
@@ -56,7 +60,41 @@ fn row(a: i64, b: i64, c: i64) -> String {
     format!("{} {sign} {} = {c}", term(a, "x"), term(b.abs(), "y"))
 }
 
-fn solve(prompt: String, typed: &str, x: i64, y: i64) -> Posed {
+/// `a x + b y = c`, solved for `y` as it is drawn.
+fn for_y([a, b, c]: [i64; 3]) -> String {
+    match b {
+        1 => format!("y = {}", sum(&[(-a, "x"), (c, "")])),
+        -1 => format!("y = {}", sum(&[(a, "x"), (-c, "")])),
+        _ if b < 0 => format!("y = ({})/{}", sum(&[(a, "x"), (-c, "")]), -b),
+        _ => format!("y = ({})/{b}", sum(&[(c, ""), (-a, "x")])),
+    }
+}
+
+/// Both equations as straight lines, and the point that they share.
+fn drawn(posed: Posed, typed: &str, lines: [[i64; 3]; 2], (x, y): (i64, i64)) -> Posed {
+    let [first, second] = lines.map(for_y);
+    let put_in = |[a, b, c]: [i64; 3]| {
+        format!("{a} × {} + {} × {} = {c}", bracketed(x), bracketed(b), bracketed(y))
+    };
+    posed
+        .way(
+            "graph",
+            Lines::start(typed)
+                .then(&format!("{first}; {second}"), "Solve each for $y$, and draw two lines")
+                .then(&format!("x = {x}; y = {y}"), "Read off where they cross")
+                .work(&put_in(lines[0]), "Put the point into the first equation")
+                .work(&put_in(lines[1]), "and into the second: a drawing alone is no proof"),
+        )
+        .grows(
+            "graph",
+            [
+                (1, pictured::two_lines(lines, (x, y), false)),
+                (2, pictured::two_lines(lines, (x, y), true)),
+            ],
+        )
+}
+
+fn solve(prompt: String, lines: [[i64; 3]; 2], typed: &str, (x, y): (i64, i64)) -> Posed {
     let point = |x: i64, y: i64| format!("x = {x}; y = {y}");
     let mut posed = Posed::solve(prompt, line(typed), "", line(&point(x, y)))
         .slip(if x == y { point(x + 1, y) } else { point(y, x) }, "values-swapped")
@@ -66,29 +104,24 @@ fn solve(prompt: String, typed: &str, x: i64, y: i64) -> Posed {
             posed = posed.way(method, working);
         }
     }
-    posed
+    drawn(posed, typed, lines, (x, y))
 }
 
 /// Opposite coefficients; equal ones; one equation scaled; one solved for y.
 fn bare(index: usize, draw: &mut Draw) -> Posed {
     let (x, y) = (draw.nonzero(-6, 8), draw.nonzero(-6, 8));
     let (a, b, c) = (draw.between(2, 5), draw.between(2, 5), draw.between(1, 4));
-    let (first, second) = match index % 4 {
-        0 => (row(a, b, a * x + b * y), row(c, -b, c * x - b * y)),
-        1 => (row(a, b, a * x + b * y), row(a + c, b, (a + c) * x + b * y)),
-        2 => (row(a, b, a * x + b * y), row(2 * a + c, 2 * b, (2 * a + c) * x + 2 * b * y)),
-        _ => (
-            format!(
-                "y = {} {} {}",
-                term(a, "x"),
-                if y < a * x { '-' } else { '+' },
-                (y - a * x).abs()
-            ),
-            row(c, b, c * x + b * y),
-        ),
+    let through = |p: i64, q: i64| [p, q, p * x + q * y];
+    let lines = match index % 4 {
+        0 => [through(a, b), through(c, -b)],
+        1 => [through(a, b), through(a + c, b)],
+        2 => [through(a, b), through(2 * a + c, 2 * b)],
+        _ => [through(-a, 1), through(c, b)],
     };
+    let shown = |[a, b, c]: [i64; 3]| if b == 1 { for_y([a, b, c]) } else { row(a, b, c) };
+    let [first, second] = lines.map(shown);
     let typed = format!("{first}; {second}");
-    solve(format!("Solve {} and {}.", tex(&first), tex(&second)), &typed, x, y)
+    solve(format!("Solve {} and {}.", tex(&first), tex(&second)), lines, &typed, (x, y))
 }
 
 fn how_many(draw: &mut Draw) -> Posed {
@@ -136,7 +169,9 @@ fn how_many(draw: &mut Draw) -> Posed {
     )
     .slip(others[0], "terms-missed")
     .near([others[1]])
-    .way("elimination", lines.end(format!("The answer is: {word}.")))
+    .way("elimination", lines.clone().end(format!("The answer is: {word}.")))
+    .way("graph", lines.end(format!("The answer is: {word}.")))
+    .grows("graph", [(0, pictured::two_lines([[a, b, c], [p, q, r]], (0, c / b), false))])
 }
 
 fn story(draw: &mut Draw) -> Posed {
@@ -167,5 +202,7 @@ fn story(draw: &mut Draw) -> Posed {
             tex("y")
         ),
     };
-    solve(prompt, &format!("{}; {}", row(a, b, first), row(c, d, second)), x, y)
+    let lines = [[a, b, first], [c, d, second]];
+    let typed = lines.map(|[a, b, c]| row(a, b, c)).join("; ");
+    solve(prompt, lines, &typed, (x, y))
 }

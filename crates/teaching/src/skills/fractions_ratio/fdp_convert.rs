@@ -29,7 +29,7 @@ impl Skill for Convert {
                 "decimal": "a number with tenths, hundredths and so on behind a point",
                 "hundredth": "one of a hundred equal parts",
             ],
-            methods: methods!["to-hundredths": "To hundredths", "divide": "Divide"],
+            methods: methods!["to-hundredths": "To hundredths", "divide": "Divide", "known-facts": "Known facts"],
         }
     }
 
@@ -42,6 +42,7 @@ impl Skill for Convert {
             (Stage::Grip, _) => bare(index, draw),
             (Stage::Tilt, 0) => largest(draw),
             (Stage::Tilt, _) => repeating(draw),
+            (Stage::Climb, 2) => three_ways(index, draw),
             (Stage::Climb, _) => story(draw),
         }
     }
@@ -65,6 +66,19 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
     let k = 100 / d;
     let over = format!("{h}/100");
     let digits = format!("0.{n}{d}");
+    let shaded = |at: usize| [(at, pictured::hundredths(h))];
+    let known = |in_percent: bool| {
+        let one = if in_percent { format!("{k}%") } else { decimal(k, 2) };
+        let lines = Lines::start(&f);
+        let reason =
+            format!("${}$ is a known fact: {one}", tex(&format!("1/{d}")).replace('$', ""));
+        if n == 1 {
+            return lines.then(&one, reason);
+        }
+        let end = if in_percent { &per } else { &dec };
+        lines.then(&format!("{n} × {one}"), reason).then(end, format!("Take it {n} times"))
+    };
+    let bar = (if n == 1 { 1 } else { 2 }, pictured::percent_bar(10 * h, dec.clone(), "1"));
     match index % 4 {
         0 => Posed::value(
             format!("Write {} as a decimal.", tex(&f)),
@@ -81,6 +95,9 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
                 .then(&over, format!("Multiply both by {k}"))
                 .then(&dec, "Hundredths are two places"),
         )
+        .grows("to-hundredths", shaded(1))
+        .way("known-facts", known(false))
+        .grows("known-facts", [bar])
         .way(
             "divide",
             Lines::start(&f)
@@ -101,7 +118,8 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
             Lines::start(&dec)
                 .then(&over, "Count the hundredths")
                 .then(&per, "Hundredths are percents"),
-        ),
+        )
+        .grows("to-hundredths", shaded(1)),
         2 => Posed::value(
             format!("Write {} as a fraction in lowest terms.", tex(&per)),
             line(&per),
@@ -116,7 +134,8 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
             Lines::start(&per)
                 .then(&over, "Percents are hundredths")
                 .then(&f, format!("Divide both by {k}")),
-        ),
+        )
+        .grows("to-hundredths", shaded(1)),
         _ => Posed::value(
             format!("Write {} as a percent.", tex(&f)),
             line(&f),
@@ -132,6 +151,9 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
                 .then(&over, format!("Multiply both by {k}"))
                 .then(&per, "Hundredths are percents"),
         )
+        .grows("to-hundredths", shaded(1))
+        .way("known-facts", known(true))
+        .grows("known-facts", [bar])
         .way(
             "divide",
             Lines::start(&f)
@@ -209,6 +231,52 @@ fn repeating(draw: &mut Draw) -> Posed {
     )
 }
 
+/// A table of three ways to write a number, with two gaps.
+fn three_ways(index: usize, draw: &mut Draw) -> Posed {
+    let (n, d) = hundredths(draw);
+    let h = n * 100 / d;
+    let all = [format!("{n}/{d}"), decimal(h, 2), format!("{h}%")];
+    let known = (index / 3) % 3;
+    let heads = ["fraction", "decimal", "percent"];
+    let table = |is_full: bool| {
+        let cell = |at: usize| if is_full || at == known { all[at].clone() } else { String::new() };
+        pictured::table(&[
+            (heads[0], vec![cell(0)]),
+            (heads[1], vec![cell(1)]),
+            (heads[2], vec![cell(2)]),
+        ])
+    };
+    let gaps: Vec<usize> = (0..3).filter(|at| *at != known).collect();
+    let says = |first: &str, second: &str| format!("{first} and {second}");
+    let claims = gaps.iter().map(|&at| format!("{} = {}", all[known], all[at]));
+    let claims: Vec<String> = claims.collect();
+    // The same digits with the point or the percent where it does not belong.
+    let tenths = [fraction(h, 10), decimal(h, 1), format!("{}%", decimal(h, 1))];
+    let near = [fraction(h + 10, 100), decimal(h + 10, 2), format!("{}%", h + 10)];
+    let (a, b) = (gaps[0], gaps[1]);
+    let lines = Lines::default()
+        .work(&format!("{} = {h}/100", all[known]), "Write it in hundredths")
+        .work(&claims[0], format!("The {} says the same", heads[a]))
+        .work(&claims[1], format!("and so does the {}", heads[b]));
+    Posed::shown(
+        format!(
+            "A label at the market stall tells one share in three ways: as a fraction in lowest terms, as a decimal and as a percent. Only the {} can be read: {}. Which {} and which {} belong to it?",
+            heads[known],
+            tex(&all[known]),
+            heads[a],
+            heads[b]
+        ),
+        says(&all[a], &all[b]),
+        claims.iter().map(|claim| line(claim)).collect(),
+    )
+    .slip(says(&tenths[a], &all[b]), "tenths-as-percent")
+    .slip(says(&all[a], &tenths[b]), "point-moved-wrong")
+    .near([says(&near[a], &near[b])])
+    .figure(table(false))
+    .grows("to-hundredths", [(0, pictured::hundredths(h)), (2, table(true))])
+    .way("to-hundredths", lines.end(format!("They are {}.", says(&all[a], &all[b]))))
+}
+
 fn story(draw: &mut Draw) -> Posed {
     let (n, d) = hundredths(draw);
     let h = n * 100 / d;
@@ -251,6 +319,7 @@ fn story(draw: &mut Draw) -> Posed {
             format!("{}%", value + 5),
             format!("{}%", decimal(value, 1)),
         ])
+        .grows("to-hundredths", [(lines.count() - 1, pictured::hundredths(value))])
         .way("to-hundredths", lines.then(&format!("{value}%"), "Hundredths are percents"))
         .answered(sentence, "%")
 }

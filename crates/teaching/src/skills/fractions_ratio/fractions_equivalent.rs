@@ -89,6 +89,7 @@ fn missing_number(index: usize, draw: &mut Draw) -> Posed {
     .slip(added.to_string(), "same-added-to-both")
     .slip(other.to_string(), "one-part-only")
     .way(method, steps(Lines::start(&equation)))
+    .grows(method, [(0, pictured::circles(&[from])), (3, pictured::circles(&[from, to]))])
     .way("strips", steps(Lines::start(&equation)))
     .grows("strips", [(0, pictured::strips(&[from])), (3, pictured::strips(&[from, to]))])
 }

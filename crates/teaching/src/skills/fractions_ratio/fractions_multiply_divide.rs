@@ -71,7 +71,12 @@ fn product(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
         in_lowest_terms(Lines::start(&typed).then(&over, first), a * c, b * d, "Work it out")
     };
     let common = lcm(b, d);
+    let is_part = |(n, d): (i64, i64)| 0 < n && n < d;
+    let cut = (is_part((a, b)) && is_part((c, d))).then(|| {
+        [(0, pictured::area_model((a, b), (1, 1))), (1, pictured::area_model((a, b), (c, d)))]
+    });
     Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
+        .grows("area-model", cut.into_iter().flatten())
         .slip(fraction(a * c * common / b * common / d, common), "common-denominator-kept")
         .slip(fraction(a * d, b * c), "first-flipped")
         .near([fraction(a + c, b + d), fraction(a * c, b + d), fraction(a * c + 1, b * d)])

@@ -52,6 +52,17 @@ fn table(rows: [&str; 2], a: i64, b: i64, x: String, y: String) -> Figure {
     }
 }
 
+/// A ratio as equal groups, once and so many times.
+fn groups(names: [&str; 2], [a, b]: [i64; 2], k: i64) -> [(usize, Figure); 2] {
+    let count = |n: i64| u32::try_from(n).unwrap_or(0);
+    let of = |groups: i64| Figure::Groups {
+        names: names.map(str::to_owned),
+        each: [count(a), count(b)],
+        groups: count(groups),
+    };
+    [(0, of(1)), (3, of(k))]
+}
+
 /// Up, then down.
 fn scale(index: usize, draw: &mut Draw) -> Posed {
     let ((a, b), k) = (draw.coprime(2, 9), draw.between(3, 9));
@@ -75,6 +86,7 @@ fn scale(index: usize, draw: &mut Draw) -> Posed {
                 .then(&format!("n = {a} × {k}"), "Do the same to the first")
                 .then(&format!("n = {}", a * k), "Work it out"),
         )
+        .grows("multiply-both", groups(["", ""], [a, b], k))
         .way(
             "ratio-table",
             Lines::start(&equation)
@@ -206,6 +218,7 @@ fn story(draw: &mut Draw) -> Posed {
                 .then(&format!("n = {}", a * scale), "Work it out")
                 .end(&sentence),
         )
+        .grows("multiply-both", (scale == k).then(|| groups(rows, [a, b], k)).into_iter().flatten())
         .figure(table(rows, a, b, "n".into(), (b * scale).to_string()))
         .answered(sentence, unit)
 }

@@ -68,6 +68,9 @@ fn ways(posed: Posed, [a, b, c, d]: [i64; 4], end: &str, with_rate: bool) -> Pos
         std::cmp::Ordering::Greater => ">",
     };
     let verdict = if sign == "=" { "They are equal" } else { "They differ" };
+    let crossed = |at: usize, outer: Option<i64>, inner: Option<i64>| {
+        (at, pictured::cross_lines([a, b, c, d], [outer, inner]))
+    };
     let low = |x: i64, y: i64| format!("{}:{}", x / gcd(x, y), y / gcd(x, y));
     let mut posed = posed
         .way(
@@ -77,6 +80,10 @@ fn ways(posed: Posed, [a, b, c, d]: [i64; 4], end: &str, with_rate: bool) -> Pos
                 .work(&format!("{b} × {c} = {inner}"), "Multiply the inner terms")
                 .work(&format!("{outer} {sign} {inner}"), verdict)
                 .end(end),
+        )
+        .grows(
+            "means-and-extremes",
+            [crossed(0, Some(outer), None), crossed(1, Some(outer), Some(inner))],
         )
         .way(
             "lowest-terms",
@@ -136,6 +143,19 @@ fn make_it_true(draw: &mut Draw) -> Posed {
             )
             .then(&format!("{b} × n = {}", a * d), "Work out the known product")
             .then(&format!("n = {c}"), format!("Divide both sides by {b}")),
+    )
+    .grows(
+        "means-and-extremes",
+        [
+            (
+                0,
+                pictured::cross_lines(
+                    [a.to_string(), b.to_string(), "n".into(), d.to_string()],
+                    [None, None],
+                ),
+            ),
+            (3, pictured::cross_lines([a, b, c, d], [Some(a * d), Some(b * c)])),
+        ],
     )
 }
 

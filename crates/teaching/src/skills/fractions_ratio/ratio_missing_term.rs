@@ -4,7 +4,7 @@
 //! on Tilt a decimal with one place may be given; in a story the answer is whole.
 
 use crate::draw::Draw;
-use crate::figure::Figure;
+use crate::figure::{Figure, Pair};
 use crate::problem::{Flawed, Posed, Story};
 use crate::scenario::{self, Mixture, own};
 use crate::skill::{Card, Method, Skill, Stage, Strand, Term};
@@ -92,6 +92,18 @@ impl Skill for RatioMissingTerm {
         Some(Working(lines))
     }
 
+    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+        let rows = posed.story.as_ref().and_then(|story| story.rows.clone()).unwrap_or_default();
+        let is_first = *line == posed.line;
+        let found = line.as_equation().and_then(|(left, right)| {
+            (*left == Expr::symbol(&posed.unknown)).then(|| right.as_plain_number()).flatten()
+        });
+        if method == "cross-multiply" || !(is_first || found.is_some()) {
+            return None;
+        }
+        double_line(posed, rows, found.is_some())
+    }
+
     fn figure(&self, posed: &Posed) -> Option<Figure> {
         let rows = posed.story.as_ref()?.rows.clone()?;
         let proportion = Proportion::of(&posed.line)?;
@@ -101,6 +113,30 @@ impl Skill for RatioMissingTerm {
         let [a, b, c, d] = shown;
         Some(Figure::RatioTable { rows, columns: vec![[a, b], [c, d]] })
     }
+}
+
+/// Both ratios on two number lines, the one with the smaller terms first.
+fn double_line(posed: &Posed, rows: [String; 2], is_found: bool) -> Option<Figure> {
+    let proportion = Proportion::of(&posed.line)?;
+    let at = Place::ALL.iter().position(|&place| place == proportion.place())?;
+    let terms = proportion.completed();
+    let mut shown = terms.clone().map(|term| text(&Expr::rational(&term)));
+    if !is_found {
+        shown[at] = proportion.letter().to_owned();
+    }
+    let [a, b, c, d] = shown;
+    let size = |term: &Rational| term.to_f64().filter(|size| *size > 0.0);
+    let (first, second) = (size(&terms[0])?, size(&terms[2])?);
+    let most = first.max(second);
+    let pair =
+        |at: f64, above: String, below: String| Pair { at: at / most, labels: [above, below] };
+    let mut stops = vec![pair(first, a, b), pair(second, c, d)];
+    // Stops nearer than this would run into each other.
+    if (first - second).abs() < 0.12 * most || first.min(second) < 0.1 * most {
+        return None;
+    }
+    stops.sort_by(|one, other| one.at.total_cmp(&other.at));
+    Some(Figure::DoubleLine { rows, stops })
 }
 
 fn words(sentence: &str, reason: &str, role: Role) -> Draft {

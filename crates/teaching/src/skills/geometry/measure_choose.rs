@@ -3,6 +3,7 @@
 //! Method: think of something of that size that is known well. What counts as nice: things of the bee garden whose size
 //! everybody can show with their hands.
 
+use crate::figure::Mark;
 use crate::skills::kit::*;
 
 /// The skill `measure.choose`.
@@ -229,6 +230,24 @@ impl Object {
         self.claims().iter().map(|(claim, _)| measured(claim)).collect()
     }
 
+    /// The object beside the benchmarks of its units, drawn to one scale; the claims stand from line 1 on.
+    #[expect(clippy::cast_precision_loss, reason = "lengths of a drawing are small")]
+    fn to_scale(&self) -> [(usize, Figure); 1] {
+        let unit = self.kind.units[self.fits];
+        let mark = |at: f64, label: &str| Mark { at, label: label.into() };
+        let what = self
+            .what
+            .split_once(" of ")
+            .or_else(|| self.what.split_once(" in "))
+            .map_or(self.what, |(_, what)| what);
+        // "A fingernail is about 1 cm wide."
+        let benchmark = self.kind.benchmarks[self.fits];
+        let known = benchmark.split(" is ").next().and_then(|text| text.split(" are ").next());
+        let known = known.unwrap_or_default().to_lowercase();
+        let things = vec![mark(1.0, &known), mark(self.about as f64, what)];
+        [(1, Figure::ToScale { things, unit: unit.into() })]
+    }
+
     fn slip_of(&self, unit: usize) -> &'static str {
         if unit < self.fits { "unit-too-small" } else { "unit-too-large" }
     }
@@ -263,6 +282,7 @@ fn unit(index: usize, draw: &mut Draw) -> Posed {
     .slip(object.kind.said[others[0]], object.slip_of(others[0]))
     .slip(object.kind.said[others[1]], object.slip_of(others[1]))
     .slip(stranger, "wrong-kind-of-unit")
+    .grows("benchmarks", object.to_scale())
     .way(
         "benchmarks",
         with_claims(Lines::measured(), object).end(format!("The unit that fits is {answer}.")),
@@ -335,7 +355,7 @@ fn tool(draw: &mut Draw) -> Posed {
     for tool in near.into_iter().take(1) {
         posed = posed.slip(tool, "unit-too-large");
     }
-    posed.way(
+    posed.grows("benchmarks", object.to_scale()).way(
         "benchmarks",
         with_claims(Lines::measured(), object).end(format!("The tool is {}.", object.tool)),
     )

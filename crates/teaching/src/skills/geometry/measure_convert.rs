@@ -48,6 +48,21 @@ impl Skill for MeasureConvert {
 const PAIRS: &[(&str, &str, i64)] =
     &[("cm", "mm", 10), ("m", "cm", 100), ("km", "m", 1000), ("kg", "g", 1000), ("L", "mL", 1000)];
 
+/// The units of the same kind as stairs, with the way from one to another.
+fn stairs(large: &str, small: &str, down: bool) -> Option<Figure> {
+    const STAIRS: [(&[&str], &[&str]); 3] = [
+        (&["km", "m", "cm", "mm"], &["1000", "100", "10"]),
+        (&["kg", "g"], &["1000"]),
+        (&["L", "mL"], &["1000"]),
+    ];
+    let (units, factors) = STAIRS.into_iter().find(|(units, _)| units.contains(&large))?;
+    let at = |unit: &str| units.iter().position(|known| *known == unit).map(|at| at as u32);
+    let (top, low) = (at(large)?, at(small)?);
+    let all = |texts: &[&str]| texts.iter().map(|&text| text.to_owned()).collect();
+    let way = if down { [top, low] } else { [low, top] };
+    Some(Figure::UnitStairs { units: all(units), factors: all(factors), way })
+}
+
 fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down: bool) -> Posed {
     // n small units; the large ones with their decimals.
     let places = k.to_string().len() as u32 - 1;
@@ -89,6 +104,7 @@ fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down:
                     ),
                 ),
         )
+        .grows("scale-factor", stairs(large, small, down).map(|figure| (1, figure)))
         .way(
             "place-value-table",
             Lines::start_measured(&from).then(
@@ -175,4 +191,5 @@ fn story(draw: &mut Draw) -> Posed {
             .then(&format!("{total} {small}"), "Multiply first")
             .then(&to, format!("Divide by {k}: there are fewer large units")),
     )
+    .grows("scale-factor", stairs(large, small, false).map(|figure| (2, figure)))
 }

@@ -79,8 +79,21 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
                 .then(&sum, format!("{a} jumps of {b} on the number line"))
                 .then(&value.to_string(), "Add them up"),
         );
+        if b > 0 && b <= 12 {
+            posed = posed.grows("repeated-addition", [(0, pictured::array(a, b))]);
+        }
+        posed = posed.grows("repeated-addition", [(1, walked(a, b, a)), (2, walked(a, b, a))]);
     }
     posed
+}
+
+/// Jumps of `b` from zero, the first `until` of `a`.
+fn walked(a: i64, b: i64, until: i64) -> Figure {
+    let (jump, stops) = (b.to_string(), (1..=until.min(a)).map(|n| (n * b).to_string()));
+    let stops: Vec<String> = stops.collect();
+    let way: Vec<(&str, i64, &str)> =
+        (1..).zip(&stops).map(|(n, stop)| (jump.as_str(), n * b, stop.as_str())).collect();
+    pictured::jumps((0, "0"), &way, 1)
 }
 
 /// The signs change from rung to rung: plus times plus, plus times minus, minus times plus, minus times minus.

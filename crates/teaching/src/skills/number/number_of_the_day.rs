@@ -54,6 +54,7 @@ impl Skill for NumberOfTheDay {
             (Stage::Grip, 0) => odd_or_even(draw),
             (Stage::Grip, 1) => more_or_less(index, draw),
             (Stage::Grip, _) => tens_and_ones(draw),
+            (Stage::Tilt, 1) => day(draw),
             (Stage::Tilt, _) => riddle(draw),
             (Stage::Climb, 0) => coins(draw),
             (Stage::Climb, _) => two_parts(draw),
@@ -71,6 +72,8 @@ fn odd_or_even(draw: &mut Draw) -> Posed {
     let last =
         if is_even { format!("{half} × 2 = {n}") } else { format!("{half} × 2 + 1 = {n}") };
     Posed::shown(format!("Is {n} odd or even?"), word, vec![line(&claim)])
+        .grows("pairing", [(0, pictured::dots(2, half + n % 2, n))])
+        .grows("counting", [(0, Figure::Tally { count: n.unsigned_abs() as u32 })])
         .slip(other, "odd-for-even")
         .way(
             "pairing",
@@ -104,6 +107,10 @@ fn more_or_less(index: usize, draw: &mut Draw) -> Posed {
     .slip((n + 11 * signed.signum() - signed).to_string(), "ten-as-one")
     .near([(n - signed).to_string(), (value + signed).to_string()])
     .way("counting", Lines::start(&sum).then(&value.to_string(), part))
+    .grows(
+        "counting",
+        [(0, pictured::hundred_square(&[n])), (1, pictured::hundred_square(&[n, value]))],
+    )
 }
 
 fn tens_and_ones(draw: &mut Draw) -> Posed {
@@ -123,12 +130,15 @@ fn tens_and_ones(draw: &mut Draw) -> Posed {
     if tens != ones {
         posed = posed.slip(say(ones, tens), "digits-swapped");
     }
-    posed.near([say(tens + 1, ones), say(tens, ones - 1)]).way(
-        "counting",
-        Lines::default()
-            .work(&claim, "Count the tens first, then the ones")
-            .end(format!("{n} is {}.", say(tens, ones))),
-    )
+    posed
+        .near([say(tens + 1, ones), say(tens, ones - 1)])
+        .grows("counting", [(0, pictured::blocks([0, tens, ones]))])
+        .way(
+            "counting",
+            Lines::default()
+                .work(&claim, "Count the tens first, then the ones")
+                .end(format!("{n} is {}.", say(tens, ones))),
+        )
 }
 
 fn riddle(draw: &mut Draw) -> Posed {
@@ -159,6 +169,47 @@ fn riddle(draw: &mut Draw) -> Posed {
             .then(&format!("{} + {ones}", 10 * tens), "The tens first, then the ones digit")
             .then(&n.to_string(), "Put them together"),
     )
+    .grows("counting", [(1, pictured::blocks([0, tens, ones]))])
+}
+
+/// A day of a month: a weekday counted from its first one.
+fn day(draw: &mut Draw) -> Posed {
+    const DAYS: [&str; 7] =
+        ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
+    let (first, weekday) = (draw.between(0, 6), draw.between(0, 6));
+    // The first such weekday of the month.
+    let start = (weekday - first).rem_euclid(7) + 1;
+    let (ordinal, weeks) = *draw.one_of(&[("second", 1), ("third", 2), ("fourth", 3)]);
+    let value = start + 7 * weeks;
+    let [opens, meets] = [first, weekday].map(|day| DAYS[day.unsigned_abs() as usize % 7]);
+    let meeting =
+        *draw.one_of(&["The bee club meets", "The honey market is", "The hives are looked at"]);
+    let sheet = |marked: &[i64]| Figure::Calendar {
+        first: first.unsigned_abs() as u32,
+        days: 30,
+        marked: marked.iter().map(|day| day.unsigned_abs() as u32).collect(),
+    };
+    let sum = format!("{start} + {weeks} × 7");
+    let steps: Vec<i64> = (0..=weeks).map(|week| start + 7 * week).collect();
+    let on = |n: i64| format!("day {n}");
+    Posed::value(
+        format!(
+            "A month begins on a {opens}. {meeting} on the {ordinal} {meets} of the month. Which day of the month is that?"
+        ),
+        line(&sum),
+        line(&value.to_string()),
+        Form::Any,
+    )
+    .slip((start + weeks + 1).to_string(), "ten-as-one")
+    .near([(value + 7).to_string(), (value - 7).to_string(), (value + 1).to_string()])
+    .figure(sheet(&[]))
+    .way(
+        "counting",
+        Lines::start(&sum)
+            .then(&format!("{start} + {}", 7 * weeks), format!("The first {meets} is {}; a week is 7 days", on(start)))
+            .then(&value.to_string(), "Go down one row of the calendar for each week"),
+    )
+    .grows("counting", [(1, sheet(&steps[..1])), (2, sheet(&steps))])
 }
 
 fn coins(draw: &mut Draw) -> Posed {
@@ -175,6 +226,13 @@ fn coins(draw: &mut Draw) -> Posed {
     let sum = |&(tens, fives, ones): &(i64, i64, i64)| {
         format!("{tens} × 10 + {fives} × 5 + {ones} × 1 = {n}")
     };
+    let laid = |&(tens, fives, ones): &(i64, i64, i64)| {
+        let coins = [(10, tens), (5, fives), (1, ones)];
+        let heap = |(value, count): (u32, i64)| {
+            std::iter::repeat_n(value, usize::try_from(count).unwrap_or(0))
+        };
+        Figure::Coins { values: coins.into_iter().flat_map(heap).collect() }
+    };
     let count = ways.len();
     let answer = format!("{count} ways");
     let mut lines = Lines::default();
@@ -189,6 +247,7 @@ fn coins(draw: &mut Draw) -> Posed {
         ways.iter().map(|way| line(&sum(way))).collect(),
     )
     .near([count + 1, count + 2, count - 1].iter().map(|n| format!("{n} {}", if *n == 1 { "way" } else { "ways" })))
+    .grows("counting", ways.iter().map(laid).enumerate())
     .way("counting", lines.end(format!("{name} can do it in {answer}.")))
 }
 
@@ -221,6 +280,13 @@ fn two_parts(draw: &mut Draw) -> Posed {
             )
             .then(&format!("n = {b}"), "Work it out")
             .end(format!("{b} {things} are {second}.")),
+    )
+    .grows(
+        "counting",
+        [
+            (1, pictured::jumps((a, &a.to_string()), &[("?", n, &n.to_string())], 1)),
+            (2, pictured::jumps((a, &a.to_string()), &[(&format!("+{b}"), n, &n.to_string())], 1)),
+        ],
     )
     .answered(format!("{b} {things} are {second}."), things)
 }

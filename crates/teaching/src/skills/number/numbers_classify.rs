@@ -49,10 +49,16 @@ impl Skill for Classify {
             (Stage::Grip, _) => repeating(draw),
             (Stage::Tilt, 0) => near_pi(draw),
             (Stage::Tilt, _) => always(draw),
+            (Stage::Climb, 0) if index.is_multiple_of(2) => twelve(draw),
             (Stage::Climb, 0) => together(draw),
             (Stage::Climb, _) => side(draw),
         }
     }
+}
+
+/// The sorting table with what is sorted so far.
+fn sorted(rational: &[&str], irrational: &[&str]) -> Figure {
+    pictured::table(&[("rational", rational.to_vec()), ("irrational", irrational.to_vec())])
 }
 
 fn question(number: &str) -> String {
@@ -62,6 +68,7 @@ fn question(number: &str) -> String {
 /// The root of a whole number, classified.
 fn classified(prompt: String, n: i64) -> Posed {
     let (outside, rest) = out_of_root(n);
+    let root = format!("sqrt({n})");
     if rest == 1 {
         let claim = format!("sqrt({n}) = {outside}");
         return Posed::shown(prompt, "rational", vec![line(&claim)])
@@ -71,7 +78,8 @@ fn classified(prompt: String, n: i64) -> Posed {
                 Lines::default()
                     .work(&claim, format!("{n} is the square of {outside}"))
                     .end(format!("It is rational: {outside}.")),
-            );
+            )
+            .grows("simplify-first", [(1, sorted(&[&root], &[]))]);
     }
     let whole = (1..).take_while(|k| k * k <= n).last().unwrap_or(1);
     let between = format!("{whole} < sqrt({n}) < {}", whole + 1);
@@ -82,19 +90,23 @@ fn classified(prompt: String, n: i64) -> Posed {
         lines = lines.work(&simple, "Take the square factor out");
         claims.push(line(&simple));
     }
-    Posed::shown(prompt, "irrational", claims).slip("rational", "root-always-irrational").way(
-        "simplify-first",
-        lines
-            .work(
-                &between,
-                format!(
-                    "{n} is no square: it lies between {} and {}",
-                    whole * whole,
-                    (whole + 1) * (whole + 1)
-                ),
-            )
-            .end("It is irrational: the root of a whole number that is no square."),
-    )
+    let last = lines.count() + 1;
+    Posed::shown(prompt, "irrational", claims)
+        .slip("rational", "root-always-irrational")
+        .grows("simplify-first", [(last, sorted(&[], &[&root]))])
+        .way(
+            "simplify-first",
+            lines
+                .work(
+                    &between,
+                    format!(
+                        "{n} is no square: it lies between {} and {}",
+                        whole * whole,
+                        (whole + 1) * (whole + 1)
+                    ),
+                )
+                .end("It is irrational: the root of a whole number that is no square."),
+        )
 }
 
 fn root(draw: &mut Draw) -> Posed {
@@ -276,6 +288,15 @@ fn together(draw: &mut Draw) -> Posed {
     for (claim, reason) in claims.iter().zip(reasons) {
         lines = lines.work(claim, reason);
     }
+    // Line by line one more number finds its row; the fraction needs no line of its own.
+    let rational: &[&str] =
+        if with_pi { &[&shown[2], &shown[0]] } else { &[&shown[2], &shown[0], &shown[3]] };
+    let irrational: &[&str] = if with_pi { &[&shown[1], &shown[3]] } else { &[&shown[1]] };
+    let grown = [
+        (0, sorted(&rational[..2], &[])),
+        (1, sorted(&rational[..2], &irrational[..1])),
+        (2, sorted(rational, irrational)),
+    ];
     let list: Vec<String> = shown.iter().map(|typed| tex(typed)).collect();
     Posed::shown(
         format!("How many of these are rational: {}?", list.join(", ")),
@@ -285,7 +306,84 @@ fn together(draw: &mut Draw) -> Posed {
     .slip((count - 1).to_string(), "root-always-irrational")
     .slip((count + 1).to_string(), "fraction-for-pi")
     .near(["4".to_owned(), "0".to_owned()])
+    .grows("as-a-quotient", grown)
     .way("as-a-quotient", lines.end(format!("{count} of them are rational.")))
+}
+
+/// Twelve numbers to be sorted, with a reason for each.
+fn twelve(draw: &mut Draw) -> Posed {
+    let mut squares = draw.different(3, 2, 12);
+    squares.sort_unstable();
+    let mut surds: Vec<i64> = Vec::new();
+    while surds.len() < 3 {
+        let n = draw.between(3, 99);
+        if out_of_root(n).1 != 1 && !surds.contains(&n) {
+            surds.push(n);
+        }
+    }
+    let ((a, b), (c, d)) = (draw.coprime(2, 13), draw.coprime(2, 9));
+    let (ending, k) = (draw.between(111, 899), draw.between(2, 6));
+    // Each number, whether it is rational, a claim that shows it, and the reason.
+    let mut all: Vec<(String, bool, String, String)> = Vec::new();
+    for n in &squares {
+        let root = format!("sqrt({})", n * n);
+        all.push((root.clone(), true, format!("{root} = {n}"), "A square under the root".into()));
+    }
+    for n in &surds {
+        let whole = (1..).take_while(|k| k * k <= *n).last().unwrap_or(1);
+        let between = format!("{whole} < sqrt({n}) < {}", whole + 1);
+        all.push((
+            format!("sqrt({n})"),
+            false,
+            between,
+            format!("{n} is no square: its root is irrational"),
+        ));
+    }
+    let quotient = "Times its denominator it is whole: a quotient of whole numbers";
+    all.push((format!("{a}/{b}"), true, format!("{a}/{b} × {b} = {a}"), quotient.into()));
+    all.push((format!("-{c}/{d}"), true, format!("-{c}/{d} × {d} = -{c}"), quotient.into()));
+    let shown = decimal(ending, 2);
+    all.push((shown.clone(), true, format!("{shown} = {ending}/100"), "Its decimal ends".into()));
+    all.push(("22/7".into(), true, "22/7 > π".into(), "A quotient near π, but not π".into()));
+    all.push((
+        format!("{k}π"),
+        false,
+        format!("{k} × 3.14 < {k}π"),
+        "A multiple of π is irrational".into(),
+    ));
+    all.push((
+        format!("π + {k}"),
+        false,
+        format!("π + {k} > 3.14 + {k}"),
+        "π and a whole number more is irrational".into(),
+    ));
+    let (mut rational, mut irrational) = (Vec::new(), Vec::new());
+    let (mut lines, mut claims, mut grown) = (Lines::default(), Vec::new(), Vec::new());
+    for (at, (number, is_rational, claim, reason)) in all.iter().enumerate() {
+        if *is_rational { &mut rational } else { &mut irrational }.push(number.as_str());
+        lines = lines.work(claim, reason.as_str());
+        claims.push(line(claim));
+        grown.push((at, sorted(&rational, &irrational)));
+    }
+    let mut mixed: Vec<&str> = all.iter().map(|(number, ..)| number.as_str()).collect();
+    for at in (1..mixed.len()).rev() {
+        let other = usize::try_from(draw.between(0, at as i64)).unwrap_or(0);
+        mixed.swap(at, other);
+    }
+    let list: Vec<String> = mixed.iter().map(|typed| tex(typed)).collect();
+    let name = scenario::name(draw);
+    let answer = rational.len();
+    let prompt = format!(
+        "{name} sorts twelve number cards into rational and irrational, with a reason for each: {}. How many are rational?",
+        list.join(", ")
+    );
+    let end = format!("{answer} are rational and {} irrational.", irrational.len());
+    Posed::shown(prompt, answer.to_string(), claims)
+        .slip((answer - squares.len()).to_string(), "root-always-irrational")
+        .slip((answer - 1).to_string(), "repeating-as-irrational")
+        .slip((answer + 1).to_string(), "fraction-for-pi")
+        .grows("as-a-quotient", grown)
+        .way("as-a-quotient", lines.end(end))
 }
 
 fn side(draw: &mut Draw) -> Posed {

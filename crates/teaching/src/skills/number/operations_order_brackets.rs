@@ -35,6 +35,10 @@ impl Skill for OrderBrackets {
         }
     }
 
+    fn line_picture(&self, _: &Posed, _: &str, line: &Line) -> Option<Figure> {
+        pictured::operations(line)
+    }
+
     fn slips(&self) -> &'static [&'static dyn Slip] {
         SLIPS
     }

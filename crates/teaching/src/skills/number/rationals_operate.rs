@@ -75,12 +75,28 @@ fn sum(prompt: String, first: (i64, i64), second: (i64, i64), minus: bool) -> Po
         .work(&format!("{d} = {}", times(&prime_factors(d))), "Split the second")
         .work(&format!("lcm({b}, {d}) = {common}"), "Take every prime as often as it is needed");
     let lost = fraction(if minus { x + y } else { x.abs() + y.abs() }, common);
+    let worked = sum.worked(Lines::start(&typed), &over, join);
+    let last = worked.count() - 1;
     Posed::value(prompt, line(&typed), line(&fraction(top, common)), Form::LowestTerms)
+        .grows("common-denominator", [(1, walked(&sum, false)), (last, walked(&sum, true))])
         .slip(sum.straight_across(), "tops-and-bottoms")
         .slip(lost, "sign-of-fraction-lost")
         .near([fraction(top + 1, common), fraction(-top, common), fraction(top, common * 2)])
-        .way("common-denominator", sum.worked(Lines::start(&typed), &over, join))
+        .way("common-denominator", worked)
         .way("factor-tree", sum.worked(tree, &over, join))
+}
+
+/// The sum on a number line, from zero; as strips where nothing is negative and all of it is within one whole.
+fn walked(sum: &FractionSum, is_found: bool) -> Figure {
+    let (common, (x, y), top) = (sum.common(), sum.numerators(), sum.top());
+    if x > 0 && y > 0 && (0..=common).contains(&top) {
+        let all = [(x, common), (y, common), (top, common)];
+        return pictured::strips(if is_found { &all } else { &all[..2] });
+    }
+    let step = if sum.minus { -y } else { y };
+    let [first, second] = [x, step].map(|n| format!("{n}/{common}"));
+    let end = if is_found { fraction(top, common) } else { "?".into() };
+    pictured::jumps((0, "0"), &[(&first, x, &first), (&second, top, &end)], common)
 }
 
 fn fractions(draw: &mut Draw) -> ((i64, i64), (i64, i64)) {

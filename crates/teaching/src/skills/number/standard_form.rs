@@ -84,6 +84,19 @@ fn exponent(index: usize, draw: &mut Draw) -> i64 {
     if (index / 2).is_multiple_of(2) { draw.between(3, 7) } else { -draw.between(2, 6) }
 }
 
+/// The digits of `m` hundredths times `10^exponent` with the point hopping between its place and the one behind the
+/// first figure.
+fn hops(m: i64, exponent: i64, to_standard: bool) -> Figure {
+    let number = plain(m, exponent);
+    let (whole, part) = number.split_once('.').unwrap_or((&number, ""));
+    let digits: Vec<String> = whole.chars().chain(part.chars()).map(String::from).collect();
+    let place = |n: usize| u32::try_from(n).unwrap_or(0);
+    let written = place(whole.len());
+    let first = digits.iter().position(|digit| digit != "0").map_or(1, |at| place(at + 1));
+    let (from, to) = if to_standard { (written, first) } else { (first, written) };
+    Figure::PointHops { digits, from, to }
+}
+
 fn places(n: i64) -> String {
     if n.abs() == 1 { "1 place".into() } else { format!("{} places", n.abs()) }
 }
@@ -109,6 +122,7 @@ fn to(index: usize, draw: &mut Draw) -> Posed {
             format!("Move the point {} to the {way}, behind the first figure", places(n)),
         ),
     )
+    .grows("move-the-point", [(1, hops(m, n, true))])
 }
 
 fn from(index: usize, draw: &mut Draw) -> Posed {
@@ -128,6 +142,7 @@ fn from(index: usize, draw: &mut Draw) -> Posed {
         "move-the-point",
         Lines::start(&typed).then(&number, format!("Move the point {} to the {way}", places(n))),
     )
+    .grows("move-the-point", [(1, hops(m, n, false))])
 }
 
 fn larger(draw: &mut Draw) -> Posed {
