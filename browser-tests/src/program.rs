@@ -51,7 +51,9 @@ impl Program {
     pub async fn demo_ladder(&self) -> (u64, store::ladder::KeptLadder) {
         let db = &self.scratch.db;
         let orla = store::teacher::by_sign_in(db, "orla").await.expect("the demo teacher").id;
-        for on in store::lesson::shelf(db, orla).await.expect("a shelf") {
+        for on in
+            store::lesson::shelf(db, orla, store::lesson::Place::Shelf).await.expect("a shelf")
+        {
             let ladders = store::ladder::of_lesson(db, orla, on.id).await.expect("ladders");
             if let Some(ladder) = ladders.into_iter().next() {
                 return (orla, ladder);

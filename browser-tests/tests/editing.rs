@@ -44,7 +44,8 @@ async fn slides_are_moved_added_taken_out_and_kept() {
     heading.click().await.expect("there");
     browser.select_all().await;
     browser.keys("A look back").await;
-    browser.press("Add text").await;
+    browser.press("Add to this slide …").await;
+    browser.see("//li[normalize-space(.) = 'Text']").await.click().await.expect("chosen");
     browser
         .see("//label[starts-with(normalize-space(.), 'Text')]//textarea")
         .await

@@ -30,6 +30,7 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
 
     // A new lesson; without a topic it says what is missing.
     browser.press("New lesson").await;
+    browser.see_text("An empty one").await.click().await.expect("chosen");
     browser.press("Make the lesson").await;
     browser.see_text("Give the lesson a topic.").await;
     browser.fill("Topic", "Brackets on the market stall").await;
@@ -141,7 +142,7 @@ async fn a_stale_save_is_told_and_overwrites_nothing() {
     // Another window saves in the meantime.
     let db = &program.scratch.db;
     let orla = store::teacher::by_sign_in(db, "orla").await.expect("there").id;
-    let shelf = store::lesson::shelf(db, orla).await.expect("a shelf");
+    let shelf = store::lesson::shelf(db, orla, store::lesson::Place::Shelf).await.expect("a shelf");
     let on = shelf.iter().find(|on| on.lesson.title == "Equations in balance").expect("there");
     let mut other = store::lesson::find(db, orla, on.id).await.expect("there");
     other.lesson.slides[0].title = "From the other window".into();

@@ -23,6 +23,13 @@ export const router = createRouter({
       meta: { teacher: true, bare: true },
     },
     {
+      path: '/lessons/:id(\\d+)/beside',
+      name: 'beside',
+      component: () => import('@/screens/BesideWall.vue'),
+      props: (to) => ({ id: Number(to.params.id) }),
+      meta: { teacher: true, bare: true },
+    },
+    {
       path: '/lessons/:id(\\d+)/ladder',
       name: 'bench',
       component: () => import('@/screens/LadderBench.vue'),

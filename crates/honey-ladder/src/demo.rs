@@ -39,12 +39,16 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
     let lessons = lessons::all().map_err(DemoError::Lesson)?;
     let hash = server::password::hash(PASSWORD).map_err(|e| DemoError::Lesson(e.to_string()))?;
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
-    for demo in lessons {
+    for mut demo in lessons {
         let lesson = store::lesson::create(db, orla, &demo.lesson).await?;
         let Some((title, plan)) = demo.ladder else { continue };
         let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
         let id = store::ladder::create(db, orla, lesson, &title, &ladder, Some(&plan)).await?;
-        students::work(db, id, &ladder).await?;
+        demo.lesson.hang(id);
+        store::lesson::save(db, orla, lesson, 1, &demo.lesson).await?;
+        if demo.is_worked {
+            students::work(db, id, &ladder).await?;
+        }
     }
     Ok(())
 }

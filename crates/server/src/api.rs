@@ -20,6 +20,8 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::scenarios::router())
         .merge(routes::bench::router())
         .merge(routes::lessons::router())
+        .merge(routes::shelf::router())
+        .merge(routes::history::router())
         .merge(routes::ladders::router())
         .merge(routes::desks::router())
         .route("/api/{*rest}", axum::routing::any(routes::nothing_here))

@@ -3,9 +3,11 @@
 pub(crate) mod bench;
 pub(crate) mod desks;
 pub(crate) mod examples;
+pub(crate) mod history;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
 pub(crate) mod scenarios;
+pub(crate) mod shelf;
 pub(crate) mod sign_in;
 pub(crate) mod skills;
 

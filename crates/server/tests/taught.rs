@@ -507,3 +507,131 @@ async fn stories_are_told_of_a_scenario_of_the_teachers_own() {
     assert_eq!(gone.0, StatusCode::NO_CONTENT);
     assert_eq!(teacher.ask("GET", "/api/scenarios", None).await, json!([]));
 }
+
+fn wanted(skill: &str) -> Option<Value> {
+    Some(json!({"skill": skill, "method": null, "grade": 7, "minutes": 45, "seed": 11}))
+}
+
+#[tokio::test]
+async fn a_whole_lesson_is_offered_with_its_ladder() {
+    let teacher = teacher().await;
+    let made = teacher.ask("POST", "/api/lessons/offer", wanted("percent.part")).await;
+    let id = made["id"].as_u64().expect("an id");
+    let opened = teacher.ask("GET", &format!("/api/lessons/{id}"), None).await;
+    let lesson = &opened["lesson"];
+    assert_eq!((&lesson["grade"], &lesson["minutes"]), (&json!(7), &json!(45)));
+    assert_eq!(opened["minutes_over"], 0);
+    let ladders = teacher.ask("GET", &format!("/api/lessons/{id}/ladders"), None).await;
+    assert_eq!((ladders.as_array().map(Vec::len), &ladders[0]["rungs"]), (Some(1), &json!(12)));
+    // The slide that practises leads to that ladder.
+    let blocks: Vec<&Value> = lesson["slides"]
+        .as_array()
+        .expect("slides")
+        .iter()
+        .flat_map(|slide| slide["blocks"].as_array().expect("blocks"))
+        .collect();
+    let hung: Vec<_> = blocks.iter().filter(|block| block["kind"] == "ladder").collect();
+    assert_eq!((hung.len(), &hung[0]["ladder"]), (1, &ladders[0]["id"]));
+    let checked = opened["checked"].as_array().expect("checked");
+    assert!(checked.iter().all(|one| one["lines"] == one["hold"]), "{checked:?}");
+
+    let (status, says) =
+        teacher.refused("POST", "/api/lessons/offer", wanted("juggling").expect("a body")).await;
+    assert_eq!(
+        (status, says.as_str()),
+        (StatusCode::UNPROCESSABLE_ENTITY, "There is no such skill. Choose one from the list.")
+    );
+}
+
+#[tokio::test]
+async fn a_lesson_is_found_copied_put_away_and_brought_back() {
+    let teacher = teacher().await;
+    let made = teacher.ask("POST", "/api/lessons/offer", wanted("ratio.share")).await;
+    let id = made["id"].as_u64().expect("an id");
+    teacher.lesson("Brackets", 7).await;
+    let titles = |path: &'static str| {
+        let teacher = &teacher;
+        async move {
+            let shelf = teacher.ask("GET", path, None).await;
+            let all = shelf.as_array().expect("a list").clone();
+            all.iter()
+                .map(|one| one["title"].as_str().expect("a title").to_owned())
+                .collect::<Vec<_>>()
+        }
+    };
+    assert_eq!(titles("/api/lessons?words=exit%20ticket").await.len(), 1, "found by a slide");
+    assert_eq!(titles("/api/lessons?words=BRACK").await, ["Brackets"]);
+    assert!(titles("/api/lessons?words=zebra").await.is_empty());
+
+    let copy = teacher.ask("POST", &format!("/api/lessons/{id}/copy"), None).await;
+    let copy = copy["id"].as_u64().expect("an id");
+    let opened = teacher.ask("GET", &format!("/api/lessons/{copy}"), None).await;
+    assert!(opened["lesson"]["title"].as_str().expect("a title").ends_with("(copy)"));
+    let hung = teacher.ask("GET", &format!("/api/lessons/{copy}/ladders"), None).await;
+    assert!(opened["lesson"].to_string().contains(&format!("\"ladder\":{}", hung[0]["id"])));
+
+    let put = |id: u64, place: &'static str| {
+        let body = Some(json!({"place": place}));
+        let teacher = &teacher;
+        async move { teacher.ask("PUT", &format!("/api/lessons/{id}/place"), body).await }
+    };
+    put(copy, "bin").await;
+    assert_eq!(titles("/api/lessons").await.len(), 2);
+    assert_eq!(titles("/api/lessons?place=bin").await.len(), 1);
+    put(copy, "shelf").await;
+    assert_eq!(titles("/api/lessons").await.len(), 3);
+}
+
+#[tokio::test]
+async fn a_lesson_goes_back_to_what_it_was() {
+    let teacher = teacher().await;
+    let id = teacher.lesson("Equations", 7).await;
+    let path = format!("/api/lessons/{id}");
+    let first = teacher.ask("GET", &path, None).await["lesson"].clone();
+    let mut changed = first.clone();
+    changed["title"] = json!("Equations in balance");
+    teacher.ask("PUT", &path, Some(json!({"based_on": 1, "lesson": changed}))).await;
+    let versions = teacher.ask("GET", &format!("{path}/versions"), None).await;
+    let seen: Vec<_> =
+        versions.as_array().expect("a list").iter().map(|v| &v["revision"]).collect();
+    assert_eq!(seen, [&json!(2), &json!(1)]);
+    assert_eq!(versions[0]["teacher"], "Orla Fenwick");
+    let looked = teacher.ask("GET", &format!("{path}/versions/1"), None).await;
+    assert_eq!(looked["lesson"], first);
+    let (status, _) =
+        teacher.refused("POST", &format!("{path}/versions/1"), json!({"based_on": 1})).await;
+    assert_eq!(status, StatusCode::CONFLICT, "somebody saved in between");
+    let back =
+        teacher.ask("POST", &format!("{path}/versions/1"), Some(json!({"based_on": 2}))).await;
+    assert_eq!((&back["lesson"], &back["revision"]), (&first, &json!(3)));
+}
+
+#[tokio::test]
+async fn phases_are_mended_and_problems_are_drawn_for_a_slide() {
+    let teacher = teacher().await;
+    let phase = |kind: &str, minutes: u16| json!({"kind": kind, "minutes": minutes});
+    let timed = json!({"minutes": 45, "phases": [phase("starter", 5), phase("teach", 45)]});
+    let mends = teacher.ask("POST", "/api/lessons/mends", Some(timed)).await;
+    assert_eq!(mends[0]["says"], "Take 5 minutes from teaching");
+    assert_eq!(mends[0]["minutes"], json!([5, 40]));
+
+    let order =
+        json!({"kind": "drawn", "skill": "ratio.missing-term", "stage": "climb", "seed": 4});
+    let made = teacher.ask("POST", "/api/lessons/practice", Some(order)).await;
+    assert_eq!(made["block"]["kind"], "practice");
+    assert!(made["pictures"][0]["scene"]["describes"].is_string(), "a story has its table");
+    let typed = json!({"kind": "typed", "problem": "3x + = 14"});
+    let (status, says) = teacher.refused("POST", "/api/lessons/practice", typed).await;
+    assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert!(!says.is_empty());
+
+    // An answer that was changed on its way is worked out again before it is kept.
+    let id = teacher.lesson("Equations", 7).await;
+    let path = format!("/api/lessons/{id}");
+    let mut lesson = teacher.ask("GET", &path, None).await["lesson"].clone();
+    let mut forged = made["block"].clone();
+    forged["rung"]["answer"]["text"] = json!("n = 1");
+    lesson["slides"][0]["blocks"] = json!([forged]);
+    let saved = teacher.ask("PUT", &path, Some(json!({"based_on": 1, "lesson": lesson}))).await;
+    assert_eq!(saved["lesson"]["slides"][0]["blocks"][0], made["block"]);
+}

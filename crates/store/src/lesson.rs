@@ -1,5 +1,7 @@
 //! Lessons, each its owner's alone.
 
+pub mod history;
+
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
 use sqlx::types::Json;
@@ -31,20 +33,42 @@ pub struct OnShelf {
     pub ladders: u32,
 }
 
+/// Where a lesson stands.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
+pub enum Place {
+    /// On the shelf.
+    #[default]
+    Shelf,
+    /// Put away: kept, and out of sight.
+    Archive,
+    /// In the bin, from which it can come back.
+    Bin,
+}
+
+impl Place {
+    const fn name(self) -> &'static str {
+        match self {
+            Self::Shelf => "shelf",
+            Self::Archive => "archive",
+            Self::Bin => "bin",
+        }
+    }
+}
+
 /// The strand as it is written in a column: the same word as in JSON.
 fn strand_name(strand: Strand) -> Result<String, StoreError> {
     Ok(serde_json::to_value(strand)?.as_str().unwrap_or_default().to_owned())
 }
 
-/// Every lesson of a teacher, by grade, then newest first.
+/// Every lesson of a teacher that stands in that place, by grade, then newest first.
 ///
 /// # Errors
 /// The database does not answer, or a lesson cannot be understood.
-pub async fn shelf(db: &Db, owner: TeacherId) -> Result<Vec<OnShelf>, StoreError> {
+pub async fn shelf(db: &Db, owner: TeacherId, place: Place) -> Result<Vec<OnShelf>, StoreError> {
     let sql = "SELECT id, document, (SELECT COUNT(*) FROM ladder WHERE ladder.lesson = lesson.id)
-               FROM lesson WHERE owner = ? ORDER BY grade, updated_at DESC, id DESC";
+               FROM lesson WHERE owner = ? AND place = ? ORDER BY grade, updated_at DESC, id DESC";
     let rows: Vec<(LessonId, Json<Lesson>, i64)> =
-        sqlx::query_as(sql).bind(owner).fetch_all(db).await?;
+        sqlx::query_as(sql).bind(owner).bind(place.name()).fetch_all(db).await?;
     Ok(rows
         .into_iter()
         .map(|(id, Json(lesson), ladders)| OnShelf {
@@ -65,6 +89,7 @@ pub async fn create(db: &Db, owner: TeacherId, lesson: &Lesson) -> Result<Lesson
     if count >= MOST_LESSONS {
         return Err(StoreError::Full);
     }
+    let mut transaction = db.begin().await?;
     let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document)
                VALUES (?, ?, ?, ?, ?, ?)";
     let done = sqlx::query(sql)
@@ -74,9 +99,23 @@ pub async fn create(db: &Db, owner: TeacherId, lesson: &Lesson) -> Result<Lesson
         .bind(lesson.grade)
         .bind(strand_name(lesson.strand)?)
         .bind(Json(lesson))
-        .execute(db)
+        .execute(&mut *transaction)
         .await?;
-    Ok(done.last_insert_id())
+    let id = done.last_insert_id();
+    history::record(&mut transaction, owner, id, 1, lesson).await?;
+    transaction.commit().await?;
+    Ok(id)
+}
+
+/// Puts a teacher's own lesson somewhere else.
+///
+/// # Errors
+/// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
+pub async fn put(db: &Db, owner: TeacherId, id: LessonId, place: Place) -> Result<(), StoreError> {
+    find(db, owner, id).await?;
+    let sql = "UPDATE lesson SET place = ? WHERE id = ? AND owner = ?";
+    sqlx::query(sql).bind(place.name()).bind(id).bind(owner).execute(db).await?;
+    Ok(())
 }
 
 /// The teacher's own lesson `id`.
@@ -102,6 +141,7 @@ pub async fn save(
     based_on: u32,
     lesson: &Lesson,
 ) -> Result<u32, StoreError> {
+    let mut transaction = db.begin().await?;
     let sql = "UPDATE lesson SET revision = revision + 1, title = ?, topic = ?, grade = ?,
                strand = ?, document = ? WHERE id = ? AND owner = ? AND revision = ?";
     let done = sqlx::query(sql)
@@ -113,11 +153,30 @@ pub async fn save(
         .bind(id)
         .bind(owner)
         .bind(based_on)
-        .execute(db)
+        .execute(&mut *transaction)
         .await?;
     if done.rows_affected() == 0 {
+        drop(transaction);
         let revision = find(db, owner, id).await?.revision;
         return Err(StoreError::Stale { revision });
     }
+    history::record(&mut transaction, owner, id, based_on + 1, lesson).await?;
+    transaction.commit().await?;
     Ok(based_on + 1)
+}
+
+/// Makes a lesson what it was before, and tells its new revision. What stands now stays among its versions: it is a
+/// stretch of work of its own.
+///
+/// # Errors
+/// As [`save`].
+pub async fn restore(
+    db: &Db,
+    owner: TeacherId,
+    id: LessonId,
+    based_on: u32,
+    lesson: &Lesson,
+) -> Result<u32, StoreError> {
+    history::close(db, owner, id).await?;
+    save(db, owner, id, based_on, lesson).await
 }

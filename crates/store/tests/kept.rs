@@ -1,5 +1,6 @@
 //! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
 
+use store::lesson::Place;
 use store::{StoreError, bench, desk, ladder, lesson, scenario, scratch, session, teacher};
 use teaching::bench::{Change, Plan, change};
 use teaching::desk::{DeskLine, judge};
@@ -57,7 +58,7 @@ async fn a_lesson_comes_back_as_it_was_kept() {
     changed.grade = 11;
     lesson::save(&w.db, w.orla, w.lesson, 2, &changed).await.expect("saved");
     lesson::create(&w.db, w.orla, &a_lesson("First")).await.expect("kept");
-    let shelf = lesson::shelf(&w.db, w.orla).await.expect("a shelf");
+    let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf).await.expect("a shelf");
     let titles: Vec<_> = shelf.iter().map(|on| on.lesson.title.as_str()).collect();
     assert_eq!(titles, ["First", changed.title.as_str()], "by grade");
 }
@@ -95,7 +96,7 @@ async fn nobody_finds_what_is_not_theirs() {
     gone(ladder::find(db, w.other, id).await.map(drop));
     gone(ladder::create(db, w.other, w.lesson, "Mine", &a_ladder(), None).await.map(drop));
     gone(ladder::by_link(db, "no such link").await.map(drop));
-    assert!(lesson::shelf(db, w.other).await.expect("a shelf").is_empty());
+    assert!(lesson::shelf(db, w.other, Place::Shelf).await.expect("a shelf").is_empty());
     assert!(ladder::of_lesson(db, w.other, w.lesson).await.expect("none").is_empty());
     desk::join(db, id, "Hana").await.expect("joined");
     assert!(desk::of_ladder(db, w.other, id).await.expect("none").is_empty());
@@ -111,7 +112,7 @@ async fn a_ladder_is_kept_as_it_was_posed() {
     assert_eq!(ladder::by_link(&w.db, &found.link).await.expect("there"), found);
     let shouted = found.link.to_uppercase();
     assert!(ladder::by_link(&w.db, &shouted).await.is_err(), "a link is its exact letters");
-    assert_eq!(lesson::shelf(&w.db, w.orla).await.expect("a shelf")[0].ladders, 1);
+    assert_eq!(lesson::shelf(&w.db, w.orla, Place::Shelf).await.expect("a shelf")[0].ladders, 1);
 }
 
 fn a_plan(seed: u64) -> Plan {
@@ -239,4 +240,52 @@ async fn a_scenario_is_kept_changed_and_taken_away_by_its_teacher_alone() {
     assert!(matches!(scenario::remove(db, other, id).await, Err(StoreError::NotFound)));
     scenario::remove(db, orla, id).await.expect("taken away");
     assert!(scenario::all(db, orla).await.expect("listed").is_empty());
+}
+
+#[tokio::test]
+async fn a_stretch_of_work_is_one_version_and_any_one_comes_back() {
+    let w = world().await;
+    for (based_on, topic) in [(1, "One"), (2, "Two"), (3, "Three")] {
+        lesson::save(&w.db, w.orla, w.lesson, based_on, &a_lesson(topic)).await.expect("saved");
+    }
+    let versions = || async {
+        let all = lesson::history::of_lesson(&w.db, w.orla, w.lesson).await.expect("versions");
+        all.into_iter().map(|version| (version.revision, version.teacher)).collect::<Vec<_>>()
+    };
+    let orla = |revision| (revision, "Orla Fenwick".to_owned());
+    assert_eq!(versions().await, [orla(4), orla(1)], "three saves in a row are one stretch");
+
+    let first = lesson::history::find(&w.db, w.orla, w.lesson, 1).await.expect("kept");
+    assert_eq!(first, a_lesson("Proportions"));
+    let now = lesson::restore(&w.db, w.orla, w.lesson, 4, &first).await.expect("restored");
+    assert_eq!(now, 5);
+    assert_eq!(lesson::find(&w.db, w.orla, w.lesson).await.expect("there").lesson, first);
+    assert_eq!(versions().await, [orla(5), orla(4), orla(1)], "what stood there is kept");
+    let three = lesson::history::find(&w.db, w.orla, w.lesson, 4).await.expect("kept");
+    assert_eq!(three, a_lesson("Three"));
+
+    let stale = lesson::restore(&w.db, w.orla, w.lesson, 4, &first).await;
+    assert!(matches!(stale, Err(StoreError::Stale { revision: 5 })), "{stale:?}");
+    let missing = lesson::history::find(&w.db, w.orla, w.lesson, 77).await;
+    assert!(matches!(missing, Err(StoreError::NotFound)), "{missing:?}");
+    for result in [
+        lesson::history::of_lesson(&w.db, w.other, w.lesson).await.map(drop),
+        lesson::history::find(&w.db, w.other, w.lesson, 1).await.map(drop),
+        lesson::restore(&w.db, w.other, w.lesson, 5, &first).await.map(drop),
+        lesson::put(&w.db, w.other, w.lesson, Place::Bin).await,
+    ] {
+        assert!(matches!(result, Err(StoreError::NotFound)), "{result:?}");
+    }
+}
+
+#[tokio::test]
+async fn a_lesson_stands_in_one_place_at_a_time() {
+    let w = world().await;
+    for place in [Place::Archive, Place::Bin, Place::Shelf] {
+        lesson::put(&w.db, w.orla, w.lesson, place).await.expect("put");
+        for other in [Place::Archive, Place::Bin, Place::Shelf] {
+            let found = lesson::shelf(&w.db, w.orla, other).await.expect("a shelf");
+            assert_eq!(found.len(), usize::from(other == place), "{place:?} and {other:?}");
+        }
+    }
 }

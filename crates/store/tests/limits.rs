@@ -1,6 +1,7 @@
 //! Rooms that fill, links that nobody guesses, many at once.
 
 use std::collections::BTreeSet;
+use store::lesson::Place;
 use store::{StoreError, desk, ladder, lesson, scratch, session, teacher};
 use teaching::desk::{DeskLine, judge};
 use teaching::ladder::{Ladder, LadderOrder};
@@ -134,7 +135,7 @@ async fn texts_of_every_script_come_back_as_they_were() {
         let id = lesson::create(&db, orla, &a_lesson(topic, 3)).await.expect("kept");
         assert_eq!(lesson::find(&db, orla, id).await.expect("there").lesson.topic, topic);
     }
-    assert_eq!(lesson::shelf(&db, orla).await.expect("a shelf").len(), 6);
+    assert_eq!(lesson::shelf(&db, orla, Place::Shelf).await.expect("a shelf").len(), 6);
 }
 
 #[tokio::test]

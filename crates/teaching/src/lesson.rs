@@ -3,10 +3,25 @@
 //! The same in the database, in the API and in an exported file. A field that is added later has a
 //! default, so that older lessons still open; a change of meaning raises [`LESSON_VERSION`].
 
-use crate::example::Example;
+mod block;
+mod needs;
+mod offer;
+mod phase;
+mod practice;
+mod sheet;
+mod slide;
+
+pub use block::{Asks, Block, Offered};
+pub use needs::needs;
+pub use offer::{Offer, Wanted};
+pub use phase::{Grouping, Mend, Phase, PhaseKind, mends};
+pub use practice::PracticeOrder;
+pub use sheet::{Prior, Sheet};
+pub use slide::{Checked, Slide};
+
 use crate::figure::Figure;
 use crate::skill::Strand;
-use crate::verdict::VerdictWord;
+use phase::phases;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -14,6 +29,10 @@ use utoipa::ToSchema;
 pub const LESSON_VERSION: u32 = 1;
 /// Most slides of one lesson.
 pub const MOST_SLIDES: usize = 120;
+/// Longest title, in characters.
+const MOST_TITLE: usize = 120;
+/// What the title of a copy ends with.
+const COPY: &str = " (copy)";
 /// Longest text in a lesson, in characters.
 pub const LONGEST_TEXT: usize = 4_000;
 
@@ -35,105 +54,29 @@ pub struct Lesson {
     /// What students will be able to say: "I can ...".
     #[serde(default)]
     pub objectives: Vec<String>,
+    /// The rest of the sheet that a department asks for.
+    #[serde(default)]
+    pub sheet: Sheet,
     /// The timed parts of the plan, in order.
     pub phases: Vec<Phase>,
     /// The slides, in order.
     pub slides: Vec<Slide>,
 }
 
-/// What a part of a lesson is for.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub enum PhaseKind {
-    /// Begins with what is known.
-    Starter,
-    /// Shows something new.
-    Teach,
-    /// Tries it together.
-    GuidedPractice,
-    /// Each on their own.
-    IndependentPractice,
-    /// Looks back.
-    Review,
-}
-
-/// A timed part of the plan.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Phase {
-    /// What it is for.
-    pub kind: PhaseKind,
-    /// How long it takes.
-    pub minutes: u16,
-}
-
-/// One picture on the wall.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Slide {
-    /// Its own within the lesson; never reused.
-    pub id: u32,
-    /// Its heading.
-    pub title: String,
-    /// The phase it belongs to.
-    pub phase: PhaseKind,
-    /// How long it stands.
-    pub minutes: u16,
-    /// For the teacher alone.
-    #[serde(default)]
-    pub notes: String,
-    /// What is on it, from top to bottom.
-    pub blocks: Vec<Block>,
-}
-
-/// A part of a slide.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(tag = "kind", rename_all = "snake_case")]
-pub enum Block {
-    /// Text, with mathematics between dollar signs.
-    Text {
-        /// The text.
-        text: String,
-    },
-    /// A worked example, revealed line by line.
-    WorkedExample {
-        /// The problem with its working.
-        example: Box<Example>,
-    },
-}
-
-/// How many lines of working there are, and how many of them are proved.
-#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Checked {
-    /// Lines that follow from another one.
-    pub lines: u32,
-    /// Those that hold, proved.
-    pub hold: u32,
-}
-
-impl Slide {
-    /// What was proved on it.
-    #[must_use]
-    pub fn checked(&self) -> Checked {
-        let mut found = Checked::default();
-        for block in &self.blocks {
-            let Block::WorkedExample { example } = block else { continue };
-            // A slip that was put in is there to break.
-            let slip = example.slip.as_ref();
-            let claims = example
-                .working
-                .iter()
-                .filter(|line| line.line.verdict != VerdictWord::Given && !line.is_slip(slip));
-            for line in claims {
-                found.lines += 1;
-                found.hold += u32::from(line.line.verdict == VerdictWord::Holds);
-            }
-        }
-        found
-    }
-}
-
 /// What is wrong with a lesson that came in, in one sentence that says what to do.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct BadLesson(pub String);
+
+impl BadLesson {
+    fn because(says: &str) -> Self {
+        Self(says.to_owned())
+    }
+}
+
+/// Whether a text has at most that many characters.
+fn fits(text: &str, most: usize) -> bool {
+    text.chars().count() <= most
+}
 
 impl Lesson {
     /// A new lesson with its phases set out over its minutes and a first slide that says what it is for.
@@ -142,13 +85,10 @@ impl Lesson {
     /// As [`Lesson::check`].
     pub fn new(topic: &str, grade: u8, strand: Strand, minutes: u16) -> Result<Self, BadLesson> {
         let topic = topic.trim();
+        let today = Block::Text { text: format!("Today: {topic}") };
         let first = Slide {
-            id: 1,
-            title: topic.to_owned(),
-            phase: PhaseKind::Starter,
             minutes: 5.min(minutes),
-            notes: String::new(),
-            blocks: vec![Block::Text { text: format!("Today: {topic}") }],
+            ..Slide::new(1, topic, PhaseKind::Starter, vec![today])
         };
         let lesson = Self {
             version: LESSON_VERSION,
@@ -158,6 +98,7 @@ impl Lesson {
             topic: topic.to_owned(),
             minutes,
             objectives: Vec::new(),
+            sheet: Sheet::default(),
             phases: phases(minutes),
             slides: vec![first],
         };
@@ -170,15 +111,14 @@ impl Lesson {
     /// # Errors
     /// [`BadLesson`] with the first thing that is wrong.
     pub fn check(&self) -> Result<(), BadLesson> {
-        let bad = |says: &str| Err(BadLesson(says.to_owned()));
-        let fits = |text: &str, most: usize| text.chars().count() <= most;
+        let bad = |says: &str| Err(BadLesson::because(says));
         if self.version != LESSON_VERSION {
             return bad("This lesson was made by another version of Honey Ladder.");
         }
         if self.topic.trim().is_empty() || self.title.trim().is_empty() {
             return bad("Give the lesson a topic.");
         }
-        if !fits(&self.topic, 120) || !fits(&self.title, 120) {
+        if !fits(&self.topic, MOST_TITLE) || !fits(&self.title, MOST_TITLE) {
             return bad("The topic is too long. Keep it to 120 characters.");
         }
         if self.grade > 12 {
@@ -199,21 +139,16 @@ impl Lesson {
         if self.objectives.len() > 20 || !self.objectives.iter().all(|o| fits(o, 300)) {
             return bad("Keep to 20 objectives of at most 300 characters.");
         }
-        for slide in &self.slides {
-            let texts = slide.blocks.iter().all(|block| match block {
-                Block::Text { text } => fits(text, LONGEST_TEXT),
-                Block::WorkedExample { example } => {
-                    fits(&example.problem, LONGEST_TEXT) && example.working.len() <= 60
-                }
-            });
-            if !texts || !fits(&slide.title, 200) || !fits(&slide.notes, LONGEST_TEXT) {
-                return bad("A text on a slide is too long. Split it over two slides.");
+        let mut kinds: Vec<PhaseKind> = Vec::new();
+        for phase in &self.phases {
+            if kinds.contains(&phase.kind) {
+                return bad("A phase stands twice in the plan. Reload the lesson.");
             }
-            if slide.blocks.len() > 20 {
-                return bad("A slide can hold at most 20 blocks.");
-            }
+            kinds.push(phase.kind);
+            phase.check()?;
         }
-        Ok(())
+        self.sheet.check()?;
+        self.slides.iter().try_for_each(Slide::check)
     }
 
     /// What was proved on all its slides.
@@ -233,28 +168,59 @@ impl Lesson {
     /// As [`Lesson::check`], and when an example has no working.
     pub fn proved(mut self, before: &Self) -> Result<Self, BadLesson> {
         self.check()?;
-        let kept: Vec<&Example> = before.examples().collect();
+        let kept: Vec<&Block> = before.slides.iter().flat_map(|slide| &slide.blocks).collect();
         for slide in &mut self.slides {
-            for block in &mut slide.blocks {
-                let Block::WorkedExample { example } = block else { continue };
-                if !kept.contains(&&**example) {
-                    **example = example.again().map_err(|why| BadLesson(why.says))?;
-                }
-            }
+            let blocks = std::mem::take(&mut slide.blocks);
+            slide.blocks =
+                blocks.into_iter().map(|block| block.proved(&kept)).collect::<Result<_, _>>()?;
         }
         Ok(self)
     }
 
-    /// The pictures on its slides.
-    pub fn figures(&self) -> impl Iterator<Item = &Figure> {
-        self.examples().flat_map(Example::figures)
+    /// Hangs its ladder where it waits for one: see [`Offer`].
+    pub fn hang(&mut self, ladder: u64) {
+        self.rehang(0, ladder);
     }
 
-    fn examples(&self) -> impl Iterator<Item = &Example> {
-        self.slides.iter().flat_map(|slide| &slide.blocks).filter_map(|block| match block {
-            Block::WorkedExample { example } => Some(&**example),
-            Block::Text { .. } => None,
-        })
+    /// Where one ladder stood, another one stands.
+    pub fn rehang(&mut self, old: u64, new: u64) {
+        for block in self.slides.iter_mut().flat_map(|slide| &mut slide.blocks) {
+            if let Block::Ladder { ladder, .. } = block
+                && *ladder == old
+            {
+                *ladder = new;
+            }
+        }
+    }
+
+    /// A copy, which says so in its title.
+    #[must_use]
+    pub fn copied(&self) -> Self {
+        let most = MOST_TITLE - COPY.chars().count();
+        let title: String = self.title.chars().take(most).collect();
+        Self { title: format!("{title}{COPY}"), ..self.clone() }
+    }
+
+    /// Whether all of these words stand somewhere in it, in any order, however they are written.
+    #[must_use]
+    pub fn says(&self, words: &str) -> bool {
+        let wanted = words.to_lowercase();
+        if wanted.trim().is_empty() {
+            return true;
+        }
+        let mut texts = vec![self.title.as_str(), self.topic.as_str(), self.sheet.class.as_str()];
+        texts.extend(self.objectives.iter().map(String::as_str));
+        for slide in &self.slides {
+            texts.extend([slide.title.as_str(), slide.notes.as_str()]);
+            texts.extend(slide.blocks.iter().flat_map(Block::texts));
+        }
+        let all = texts.join("\n").to_lowercase();
+        wanted.split_whitespace().all(|word| all.contains(word))
+    }
+
+    /// The pictures on its slides.
+    pub fn figures(&self) -> impl Iterator<Item = &Figure> {
+        self.slides.iter().flat_map(|slide| &slide.blocks).flat_map(Block::figures)
     }
 
     /// Minutes that the phases are over the length (positive) or short of it (negative).
@@ -265,34 +231,10 @@ impl Lesson {
     }
 }
 
-/// The five phases over the whole length: about a tenth to begin, three tenths to show, two and three
-/// tenths to practise, the rest to look back.
-fn phases(minutes: u16) -> Vec<Phase> {
-    let part = |tenths: u16| minutes * tenths / 10;
-    let (starter, teach, guided, independent) = (part(1), part(3), part(2), part(3));
-    let review = minutes - starter - teach - guided - independent;
-    [
-        (PhaseKind::Starter, starter),
-        (PhaseKind::Teach, teach),
-        (PhaseKind::GuidedPractice, guided),
-        (PhaseKind::IndependentPractice, independent),
-        (PhaseKind::Review, review),
-    ]
-    .map(|(kind, minutes)| Phase { kind, minutes })
-    .to_vec()
-}
-
 #[cfg(test)]
 mod tests {
     use super::*;
-
-    #[test]
-    fn the_phases_of_a_new_lesson_add_up_to_its_length() {
-        for minutes in 5..=300 {
-            let lesson = Lesson::new("Proportions", 6, Strand::FractionsRatio, minutes);
-            assert_eq!(lesson.expect("fine").minutes_over(), 0, "{minutes} minutes");
-        }
-    }
+    use crate::example::Example;
 
     #[test]
     #[rustfmt::skip]
@@ -346,5 +288,36 @@ mod tests {
         let follow = u32::try_from(example.working.len()).expect("few") - 1;
         lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
         assert_eq!(lesson.checked(), Checked { lines: follow, hold: follow });
+    }
+
+    #[test]
+    fn a_lesson_is_found_by_what_it_says() {
+        let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
+        let talk = Block::Talk { prompt: "Which mix is sweeter?".into(), starters: Vec::new() };
+        lesson.slides[0].blocks.push(talk);
+        for (words, is_found) in
+            [("", true), ("ratio", true), ("SWEETER mix", true), ("sweeter zebra", false)]
+        {
+            assert_eq!(lesson.says(words), is_found, "{words}");
+        }
+    }
+
+    #[test]
+    fn a_copy_says_so_and_can_be_kept() {
+        let long = "x".repeat(MOST_TITLE);
+        let lesson = Lesson::new(&long, 6, Strand::FractionsRatio, 45).expect("fine");
+        let copy = lesson.copied();
+        assert!(copy.title.ends_with(COPY));
+        assert_eq!(copy.check(), Ok(()));
+    }
+
+    #[test]
+    fn a_ladder_is_hung_where_it_waits() {
+        let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
+        let ladder = |ladder| Block::Ladder { ladder, title: "Ratio".into() };
+        lesson.slides[0].blocks = vec![ladder(0), ladder(5)];
+        lesson.hang(9);
+        lesson.rehang(5, 6);
+        assert_eq!(lesson.slides[0].blocks, [ladder(9), ladder(6)]);
     }
 }

@@ -53,7 +53,7 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
   align-items: start;
 }
 .told .wide {
-  max-inline-size: min(86cqw, var(--shape) * 15cqw);
+  max-inline-size: min(86cqw, var(--shape) * 15cqw * var(--fit, 1));
   justify-self: start;
 }
 .told {

@@ -1,20 +1,42 @@
 <script setup lang="ts">
-import { ElButton, ElDialog, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
-import { reactive, ref } from 'vue'
-import { api, reply, type Failure, type NewLesson, type Strand } from '@/api/client'
+import { ElButton, ElDialog, ElInput, ElInputNumber, ElOption, ElOptionGroup, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { api, reply, type Failure, type NewLesson, type SkillCard, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { gradeName, strandNames, words } from '@/words'
 
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: number] }>()
 const lesson = reactive<NewLesson>({ topic: '', grade: 6, strand: 'fractions_ratio', minutes: 45 })
+const how = ref<'whole' | 'blank'>('whole')
+const skill = ref('')
+const method = ref('')
+const cards = ref<SkillCard[]>([])
 const failure = ref<Failure>()
 const busy = ref(false)
 const strands = Object.keys(strandNames) as Strand[]
 
+const ofGrade = computed(() => cards.value.filter((card) => card.first_grade <= lesson.grade && lesson.grade <= card.last_grade))
+const byStrand = computed(() => strands.map((strand) => ({ strand, cards: ofGrade.value.filter((card) => card.strand === strand) })).filter((one) => one.cards.length))
+const methods = computed(() => cards.value.find((card) => card.id === skill.value)?.methods ?? [])
+watch(skill, () => (method.value = ''))
+watch(ofGrade, (now) => {
+  if (!now.some((card) => card.id === skill.value)) skill.value = ''
+})
+watch(open, async (isOpen) => {
+  if (!isOpen || cards.value.length) return
+  const answer = await reply(api.GET('/api/skills'))
+  if (answer.ok) cards.value = answer.value
+})
+
 async function make(): Promise<void> {
   busy.value = true
-  const answer = await reply(api.POST('/api/lessons', { body: lesson }))
+  const { grade, minutes } = lesson
+  const seed = Math.floor(Math.random() * 1_000_000)
+  const answer =
+    how.value === 'whole'
+      ? await reply(api.POST('/api/lessons/offer', { body: { skill: skill.value, method: method.value || null, grade, minutes, seed } }))
+      : await reply(api.POST('/api/lessons', { body: lesson }))
   busy.value = false
   failure.value = answer.ok ? undefined : answer.failure
   if (answer.ok) emit('made', answer.value.id)
@@ -24,12 +46,35 @@ async function make(): Promise<void> {
 <template>
   <el-dialog v-model="open" :title="words.newLesson.title" width="min(94vw, 520px)">
     <form class="form" @submit.prevent="make">
+      <el-radio-group v-model="how" size="large" :aria-label="words.newLesson.how">
+        <el-radio-button value="whole" :label="words.newLesson.whole" />
+        <el-radio-button value="blank" :label="words.newLesson.blank" />
+      </el-radio-group>
+      <p v-if="how === 'whole'" class="soft">{{ words.newLesson.wholeHelp }}</p>
       <label>
         <span>{{ words.newLesson.grade }}</span>
         <el-select v-model="lesson.grade" size="large" :aria-label="words.newLesson.grade">
           <el-option v-for="n in 13" :key="n" :value="n - 1" :label="gradeName(n - 1)" />
         </el-select>
       </label>
+      <template v-if="how === 'whole'">
+        <label>
+          <span>{{ words.newLesson.skill }}</span>
+          <el-select v-model="skill" size="large" filterable :placeholder="words.newLesson.skillHint" :aria-label="words.newLesson.skill">
+            <el-option-group v-for="one in byStrand" :key="one.strand" :label="strandNames[one.strand]">
+              <el-option v-for="card in one.cards" :key="card.id" :value="card.id" :label="card.title" />
+            </el-option-group>
+          </el-select>
+        </label>
+        <label v-if="methods.length > 1">
+          <span>{{ words.newLesson.method }}</span>
+          <el-select v-model="method" size="large" :aria-label="words.newLesson.method">
+            <el-option value="" :label="words.newLesson.usual" />
+            <el-option v-for="one in methods" :key="one.id" :value="one.id" :label="one.title" />
+          </el-select>
+        </label>
+      </template>
+      <template v-else>
       <label>
         <span>{{ words.newLesson.strand }}</span>
         <el-select v-model="lesson.strand" size="large" :aria-label="words.newLesson.strand">
@@ -40,6 +85,7 @@ async function make(): Promise<void> {
         <span>{{ words.newLesson.topic }}</span>
         <el-input v-model="lesson.topic" size="large" maxlength="120" :placeholder="words.newLesson.topicHint" name="topic" />
       </label>
+      </template>
       <label>
         <span>{{ words.newLesson.minutes }}</span>
         <el-input-number v-model="lesson.minutes" size="large" :min="5" :max="300" :step="5" :aria-label="words.newLesson.minutes" />
@@ -47,7 +93,7 @@ async function make(): Promise<void> {
       <failure-note v-if="failure" :failure="failure" />
       <div class="actions">
         <el-button size="large" @click="open = false">{{ words.cancel }}</el-button>
-        <el-button size="large" type="primary" native-type="submit" :loading="busy">{{ words.newLesson.go }}</el-button>
+        <el-button size="large" type="primary" native-type="submit" :loading="busy" :disabled="how === 'whole' && !skill">{{ words.newLesson.go }}</el-button>
       </div>
     </form>
   </el-dialog>

@@ -1,14 +1,54 @@
 <script setup lang="ts">
 /** Everything of one slide that can be changed, beside its picture. Changes go straight into the lesson. */
-import { ElButton, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
-import type { PhaseKind, Slide } from '@/api/client'
-import VerdictMark from './VerdictMark.vue'
-import WorkingLines from './WorkingLines.vue'
+import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
+import { computed, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import { api, reply, type Block, type PhaseKind, type Slide } from '@/api/client'
+import { comesAt } from '@/slide/steps'
+import { emptyBlock, emptyKinds } from '@/slide/blocks'
+import BlockEditor from './BlockEditor.vue'
+import PracticeChooser from './PracticeChooser.vue'
 import { phaseNames, words } from '@/words'
+import { blockNames, blockWords } from '@/words/plan'
 
 const slide = defineModel<Slide>({ required: true })
-const emit = defineEmits<{ bench: [block: number] }>()
+defineProps<{ lesson: number; skill?: string | null }>()
+const emit = defineEmits<{ bench: [block?: number] }>()
 const phases = Object.keys(phaseNames) as PhaseKind[]
+const choosing = ref(false)
+
+/** The blocks with when they come, so that both move together. */
+const parts = computed({
+  get: () => slide.value.blocks.map((block, at) => ({ block, comes: comesAt(slide.value, at) })),
+  set: (all) => {
+    slide.value.blocks = all.map((part) => part.block)
+    slide.value.comes = all.some((part) => part.comes) ? all.map((part) => part.comes) : []
+  },
+})
+function change(make: (all: { block: Block; comes: number }[]) => void): void {
+  const all = [...parts.value]
+  make(all)
+  parts.value = all
+}
+const put = (block: Block): void => change((all) => all.push({ block, comes: 0 }))
+const move = (at: number, by: number): void => change((all) => all.splice(at + by, 0, ...all.splice(at, 1)))
+const copy = (at: number): void => change((all) => all.splice(at + 1, 0, JSON.parse(JSON.stringify(all[at]))))
+const comes = (at: number, step: number): void => change((all) => (all[at] = { block: all[at]!.block, comes: step }))
+
+async function again(at: number): Promise<void> {
+  const block = slide.value.blocks[at]
+  if (block?.kind !== 'practice' || block.source.source.kind !== 'drawn') return
+  const { skill, stage, index, method } = block.source.source
+  const seed = Math.floor(Math.random() * 1_000_000)
+  const answer = await reply(api.POST('/api/lessons/practice', { body: { kind: 'drawn', skill, stage, index, method, seed } }))
+  if (answer.ok) slide.value.blocks.splice(at, 1, answer.value.block)
+}
+
+function add(kind: string): void {
+  choosing.value = kind === 'practice'
+  if (kind === 'worked_example') emit('bench')
+  else if (kind !== 'practice') put(emptyBlock(kind as (typeof emptyKinds)[number]))
+}
 </script>
 
 <template>
@@ -27,24 +67,37 @@ const phases = Object.keys(phaseNames) as PhaseKind[]
       <span>{{ words.lesson.minutes }}</span>
       <el-input-number v-model="slide.minutes" :min="0" :max="300" :aria-label="words.lesson.minutes" />
     </label>
-    <template v-for="(block, at) in slide.blocks" :key="at">
-      <div class="wide block">
-        <label v-if="block.kind === 'text'">
-          <span>{{ words.lesson.text }}</span>
-          <el-input v-model="block.text" type="textarea" :autosize="{ minRows: 1, maxRows: 8 }" maxlength="4000" />
-        </label>
-        <template v-else>
-          <working-lines :lines="block.example.working.filter((line) => !line.folded)">
-            <template #mark="{ line }"><verdict-mark :word="line.verdict" bare /></template>
-          </working-lines>
-          <el-button size="small" @click="emit('bench', at)">{{ words.example.open }}</el-button>
-        </template>
-        <el-button text size="small" @click="slide.blocks.splice(at, 1)">{{ words.lesson.removeBlock }}</el-button>
-      </div>
-    </template>
+    <vue-draggable v-model="parts" handle=".grip" :animation="140" class="wide blocks">
+      <section v-for="(part, at) in parts" :key="at" class="block" :aria-label="blockNames[part.block.kind]">
+        <div class="bar">
+          <span class="grip" aria-hidden="true">⠿</span>
+          <strong>{{ blockNames[part.block.kind] }}</strong>
+          <span class="push" />
+          <el-select :model-value="part.comes" size="small" class="comes" :aria-label="blockWords.comes" @update:model-value="(step: number) => comes(at, step)">
+            <el-option :value="0" :label="blockWords.fromStart" />
+            <el-option v-for="n in parts.length" :key="n" :value="n" :label="blockWords.step(n)" />
+          </el-select>
+          <el-button text size="small" :aria-label="blockWords.up" :disabled="at === 0" @click="move(at, -1)">↑</el-button>
+          <el-button text size="small" :aria-label="blockWords.down" :disabled="at === parts.length - 1" @click="move(at, 1)">↓</el-button>
+          <el-button text size="small" :aria-label="blockWords.twice" @click="copy(at)">{{ words.lesson.twice }}</el-button>
+          <el-button text size="small" :aria-label="words.lesson.removeBlock" @click="change((all) => all.splice(at, 1))">×</el-button>
+        </div>
+        <block-editor v-model="slide.blocks[at]!" :lesson="lesson" @bench="emit('bench', at)" @draw="again(at)" />
+      </section>
+    </vue-draggable>
     <div class="wide">
-      <el-button size="small" @click="slide.blocks.push({ kind: 'text', text: '' })">{{ words.lesson.addText }}</el-button>
+      <el-dropdown trigger="click" @command="add">
+        <el-button>{{ blockWords.add }} …</el-button>
+        <template #dropdown>
+          <el-dropdown-menu>
+            <el-dropdown-item v-for="kind in emptyKinds" :key="kind" :command="kind">{{ blockNames[kind] }}</el-dropdown-item>
+            <el-dropdown-item command="worked_example" divided>{{ blockNames.worked_example }}</el-dropdown-item>
+            <el-dropdown-item command="practice">{{ blockNames.practice }}</el-dropdown-item>
+          </el-dropdown-menu>
+        </template>
+      </el-dropdown>
     </div>
+    <practice-chooser v-if="choosing" class="wide" :skill="skill" @made="(block) => (put(block), (choosing = false))" />
     <label class="wide">
       <span>{{ words.lesson.notes }}</span>
       <el-input v-model="slide.notes" type="textarea" :autosize="{ minRows: 1, maxRows: 6 }" maxlength="4000" />
@@ -71,12 +124,41 @@ label {
 .wide {
   grid-column: 1 / -1;
 }
+.blocks {
+  display: grid;
+  gap: 10px;
+}
 .block {
   display: grid;
   justify-items: start;
-  gap: 2px;
+  gap: 8px;
+  padding: 6px 10px 10px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
 }
-.block label {
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px;
   inline-size: 100%;
+  font-size: 0.85rem;
+}
+.bar .el-button {
+  margin: 0;
+  padding-inline: 7px;
+  font-size: 0.9rem;
+}
+.grip {
+  padding-inline: 4px;
+  color: var(--ink-soft);
+  cursor: grab;
+}
+.push {
+  flex: 1;
+}
+.comes {
+  inline-size: 118px;
 }
 </style>

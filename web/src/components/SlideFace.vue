@@ -4,12 +4,13 @@
  * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
  */
 import { useResizeObserver } from '@vueuse/core'
-import { nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { Drawing, Slide } from '@/api/client'
-import { stepsOf } from '@/example/board'
-import ExampleBoard from './ExampleBoard.vue'
+import { momentsOf, partsOf, type Shown } from '@/slide/steps'
+import BlockFace from './BlockFace.vue'
 import MathText from './MathText.vue'
 
+/** Without a moment everything shows. */
 const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number }>(), { shown: Infinity, pictures: () => [] })
 
 const face = useTemplateRef('face')
@@ -17,12 +18,11 @@ const inside = useTemplateRef('inside')
 const fit = ref(1)
 const SMALLEST = 0.5
 
-/** Steps of this slide that are shown already in front of block `at`. */
-function before(at: number): number {
-  return props.slide.blocks
-    .slice(0, at)
-    .reduce((sum, block) => sum + (block.kind === 'worked_example' ? stepsOf(block.example) : 0), 0)
-}
+const parts = computed<Shown>(() => {
+  if (!Number.isFinite(props.shown)) return props.slide.blocks.map(partsOf)
+  const moments = momentsOf(props.slide)
+  return moments[Math.min(Math.max(1, props.shown), moments.length) - 1] ?? []
+})
 
 async function measure(): Promise<void> {
   fit.value = 1
@@ -39,11 +39,8 @@ watch(() => props.slide, measure, { deep: true })
 <template>
   <div ref="face" class="face">
     <div ref="inside" class="inside" :style="{ '--fit': fit }">
-      <h2>{{ slide.title }}</h2>
-      <template v-for="(block, at) in slide.blocks" :key="at">
-        <p v-if="block.kind === 'text'" class="text"><math-text :text="block.text" /></p>
-        <example-board v-else class="lines" :example="block.example" :pictures="pictures" :shown="shown - before(at)" />
-      </template>
+      <h2><math-text :text="slide.title" /></h2>
+      <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :parts="parts[at] ?? 0" :class="{ waits: !parts[at] }" />
     </div>
   </div>
 </template>
@@ -79,10 +76,8 @@ h2::before {
   border-radius: 0.14em;
   background: var(--honey);
 }
-.text {
-  max-inline-size: 36em;
-}
-.lines :deep(.katex) {
-  font-size: 1.12em;
+/* What has not come yet keeps its place. */
+.waits {
+  visibility: hidden;
 }
 </style>

@@ -1,7 +1,7 @@
 import { computed, shallowRef } from 'vue'
 
 /** Steps that can be undone. */
-const MOST_STEPS = 200
+const MOST_STEPS = 1000
 
 /** Moments that are replaced as a whole, with undo and redo back to the first one of the sitting. */
 export function useHistory<T>() {
@@ -19,6 +19,11 @@ export function useHistory<T>() {
   function put(moment: T): void {
     if (now.value !== undefined) past.value = [...past.value, now.value].slice(-MOST_STEPS)
     future.value = []
+    now.value = moment
+  }
+
+  /** The moment that stands now, told more exactly: no step of its own. */
+  function amend(moment: T): void {
     now.value = moment
   }
 
@@ -43,6 +48,7 @@ export function useHistory<T>() {
     now,
     begin,
     put,
+    amend,
     undo,
     redo,
     canUndo: computed(() => past.value.length > 0),

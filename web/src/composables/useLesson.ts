@@ -1,5 +1,9 @@
 import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+import { useHistory } from './useHistory'
 import { api, reply, type Checked, type Drawing, type Failure, type Lesson, type LessonView } from '@/api/client'
+
+/** The sitting at each lesson: what was done to it since the page was opened, on whichever screen. */
+const sittings = new Map<number, ReturnType<typeof useHistory<string>>>()
 
 export type SaveState = 'saved' | 'saving' | 'unsaved'
 /** Typing rests this long before it is saved, in milliseconds. */
@@ -20,18 +24,41 @@ export function useLesson(id: number) {
   const failure = ref<Failure>()
   const state = ref<SaveState>('saved')
   const stale = ref<number>()
-  let revision = 0
+  const revision = ref(0)
+  const isNew = !sittings.has(id)
+  const sitting = sittings.get(id) ?? useHistory<string>()
+  sittings.set(id, sitting)
   let timer: ReturnType<typeof setTimeout> | undefined
   /** The lesson as the server has it, to tell a change of ours from its answer. */
   let kept = ''
 
   function take(view: LessonView, keepTyping: boolean): void {
-    revision = view.revision
+    revision.value = view.revision
     checked.value = new Map(view.lesson.slides.flatMap((slide, at) => (view.checked[at] ? [[slide.id, view.checked[at]]] : [])))
     pictures.value = view.pictures
     minutesOver.value = view.minutes_over
     kept = JSON.stringify(view.lesson)
     if (!keepTyping) lesson.value = view.lesson
+  }
+
+  /** What stands now becomes a step that can be undone. */
+  function remember(): void {
+    const now = JSON.stringify(toRaw(lesson.value))
+    if (now !== undefined && now !== sitting.now.value) sitting.put(now)
+  }
+
+  function go(to: 'undo' | 'redo'): void {
+    remember()
+    const moment = sitting[to]()
+    if (moment !== undefined) lesson.value = JSON.parse(moment) as Lesson
+  }
+
+  /** Takes a lesson that the server changed, as a step that can be undone. */
+  function adopt(view: LessonView): void {
+    remember()
+    take(view, false)
+    state.value = 'saved'
+    remember()
   }
 
   async function load(): Promise<void> {
@@ -41,6 +68,8 @@ export function useLesson(id: number) {
     stale.value = undefined
     state.value = 'saved'
     take(answer.value, false)
+    if (isNew || sitting.now.value === undefined) sitting.begin(kept)
+    else remember()
   }
 
   async function save(): Promise<void> {
@@ -52,19 +81,22 @@ export function useLesson(id: number) {
       return
     }
     state.value = 'saving'
-    const body = { based_on: revision, lesson: JSON.parse(sent) as Lesson }
+    remember()
+    const body = { based_on: revision.value, lesson: JSON.parse(sent) as Lesson }
     const answer = await reply(api.PUT('/api/lessons/{id}', { params: { path: { id } }, body }))
     if (answer.ok) {
       failure.value = undefined
       const typedOn = JSON.stringify(toRaw(lesson.value)) !== sent
       take(answer.value, typedOn)
+      // The server may have worked something out anew: the same step, told more exactly.
+      if (!typedOn) sitting.amend(kept)
       state.value = typedOn ? 'unsaved' : 'saved'
       if (typedOn) timer = setTimeout(save, REST_MS)
       return
     }
     state.value = 'unsaved'
     if (answer.failure.kind === 'stale') {
-      stale.value = answer.failure.revision ?? revision
+      stale.value = answer.failure.revision ?? revision.value
       return
     }
     failure.value = answer.failure
@@ -73,7 +105,7 @@ export function useLesson(id: number) {
 
   /** The lesson here goes on top of what stands there. */
   async function keepMine(): Promise<void> {
-    revision = stale.value ?? revision
+    revision.value = stale.value ?? revision.value
     stale.value = undefined
     await save()
   }
@@ -99,5 +131,22 @@ export function useLesson(id: number) {
     void save()
   })
 
-  return { lesson, checked, pictures, minutesOver: computed(() => minutesOver.value), failure, state, stale, load, save, keepMine }
+  return {
+    lesson,
+    revision,
+    checked,
+    pictures,
+    minutesOver: computed(() => minutesOver.value),
+    failure,
+    state,
+    stale,
+    load,
+    save,
+    keepMine,
+    adopt,
+    undo: () => go('undo'),
+    redo: () => go('redo'),
+    canUndo: sitting.canUndo,
+    canRedo: sitting.canRedo,
+  }
 }

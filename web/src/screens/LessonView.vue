@@ -1,20 +1,32 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
+import { useEventListener } from '@vueuse/core'
 import { ElButton, ElDialog } from 'element-plus'
-import { computed, onMounted, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { api, reply, type LadderEntry, type PhaseKind, type Slide } from '@/api/client'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { VueDraggable } from 'vue-draggable-plus'
+import { api, reply, type LadderEntry, type LessonView, type PhaseKind, type Slide } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
+import PlanSheet from '@/components/PlanSheet.vue'
 import SlideEditor from '@/components/SlideEditor.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
+import VersionsDialog from '@/components/VersionsDialog.vue'
 import { useLesson } from '@/composables/useLesson'
 import { gradeName, phaseNames, strandNames, words } from '@/words'
+import { historyWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
+const route = useRoute()
 const router = useRouter()
-const { lesson, checked, pictures, minutesOver, failure, state, stale, load, save, keepMine } = useLesson(props.id)
+const { lesson, revision, checked, pictures, minutesOver, failure, state, stale, load, save, keepMine, adopt, undo, redo, canUndo, canRedo } = useLesson(props.id)
+/** The same lesson from its two sides. */
+const side = computed<'slides' | 'plan'>({
+  get: () => (route.query.side === 'plan' ? 'plan' : 'slides'),
+  set: (to) => void router.replace({ query: to === 'plan' ? { side: 'plan' } : {} }),
+})
+const history = ref(false)
 const ladders = ref<LadderEntry[]>([])
 const openSlide = ref<number>()
 
@@ -50,13 +62,53 @@ async function toBench(place?: { slide: number; block: number }): Promise<void> 
   await router.push({ name: 'working', params: { id: props.id }, query: place })
 }
 
+/** A slide that was moved belongs to the phase that it stands in now. */
+function settle(id: number): void {
+  const slides = lesson.value?.slides ?? []
+  const at = slides.findIndex((slide) => slide.id === id)
+  const [before, slide, after] = [slides[at - 1]?.phase, slides[at], slides[at + 1]?.phase]
+  if (!slide || slide.phase === before || slide.phase === after) return
+  slide.phase = before ?? after ?? slide.phase
+}
+
 function move(index: number, by: number): void {
   const slides = lesson.value?.slides
   const slide = slides?.[index]
   if (!slides || !slide || index + by < 0 || index + by >= slides.length) return
   slides.splice(index, 1)
   slides.splice(index + by, 0, slide)
+  settle(slide.id)
 }
+
+function copy(index: number): void {
+  const slides = lesson.value?.slides
+  if (!slides?.[index]) return
+  const id = Math.max(...slides.map((slide) => slide.id)) + 1
+  slides.splice(index + 1, 0, { ...(JSON.parse(JSON.stringify(slides[index])) as Slide), id })
+}
+
+async function openOn(id: number): Promise<void> {
+  side.value = 'slides'
+  openSlide.value = id
+  await nextTick()
+  document.getElementById(`slide-${id}`)?.scrollIntoView({ block: 'start' })
+}
+
+async function restored(view: LessonView): Promise<void> {
+  adopt(view)
+  await loadLadders()
+}
+
+/** Undo and redo by keyboard, but for a field that has its own. */
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const inField = event.target instanceof HTMLElement && event.target.closest('input, textarea, math-field, [contenteditable]')
+  if (inField || !(event.ctrlKey || event.metaKey)) return
+  const key = event.key.toLowerCase()
+  if (key !== 'z' && key !== 'y') return
+  event.preventDefault()
+  if (key === 'y' || event.shiftKey) redo()
+  else undo()
+})
 
 async function show(): Promise<void> {
   await save()
@@ -83,16 +135,25 @@ async function show(): Promise<void> {
         </div>
         <div class="actions">
           <span class="state soft" role="status">{{ words.lesson[state] }}</span>
+          <el-button text size="large" :disabled="!canUndo" @click="undo">{{ historyWords.undo }}</el-button>
+          <el-button text size="large" :disabled="!canRedo" @click="redo">{{ historyWords.redo }}</el-button>
+          <el-button text size="large" @click="history = true">{{ historyWords.open }}</el-button>
           <el-button size="large" @click="toBench()">{{ words.lesson.addExample }}</el-button>
           <el-button size="large" type="primary" @click="show">{{ words.lesson.show }}</el-button>
         </div>
       </div>
 
-      <div class="ladder">
+      <nav class="sides" :aria-label="planWords.views">
+        <button type="button" :aria-pressed="side === 'slides'" @click="side = 'slides'">{{ planWords.slides }}</button>
+        <button type="button" :aria-pressed="side === 'plan'" @click="side = 'plan'">{{ planWords.plan }}</button>
+      </nav>
+      <plan-sheet v-if="side === 'plan'" v-model="lesson" @slide="openOn" />
+      <div v-else class="ladder">
         <div class="rail-head">{{ words.lesson.clock }}</div>
         <div />
         <div class="rail-head right">{{ words.lesson.checked }}</div>
-        <template v-for="rung in rungs" :key="rung.slide.id">
+        <vue-draggable v-model="lesson.slides" handle=".grip" :animation="140" class="rows" @end="(event) => settle(Number(event.item.dataset.slide))">
+        <div v-for="rung in rungs" :id="`slide-${rung.slide.id}`" :key="rung.slide.id" class="row" :data-slide="rung.slide.id">
           <div class="rail clock">
             <strong v-if="rung.first">{{ phaseNames[rung.slide.phase] }}</strong>
             <span class="soft">{{ rung.from }}–{{ rung.to }} min</span>
@@ -100,15 +161,17 @@ async function show(): Promise<void> {
           <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
             <div class="beside">
               <slide-face :slide="rung.slide" :pictures="pictures" class="picture" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" @bench="(block) => toBench({ slide: rung.slide.id, block })" />
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" @bench="(block) => toBench(block === undefined ? undefined : { slide: rung.slide.id, block })" />
               <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
               <div class="tools">
+                <span class="grip" aria-hidden="true">⠿</span>
                 <el-button size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
                   {{ openSlide === rung.slide.id ? words.lesson.shut : words.lesson.open }}
                 </el-button>
                 <span class="push" />
                 <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
                 <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
+                <el-button text size="small" @click="copy(rung.index)">{{ words.lesson.twice }}</el-button>
                 <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
               </div>
             </div>
@@ -120,7 +183,8 @@ async function show(): Promise<void> {
             </template>
             <span v-else class="soft">{{ words.lesson.nothing }}</span>
           </div>
-        </template>
+        </div>
+        </vue-draggable>
         <div class="rail clock foot"><span class="soft">{{ minutesOver === 0 ? words.lesson.fits : words.lesson.over(minutesOver) }}</span></div>
         <div class="rung foot">
           <el-button size="large" @click="add(words.lesson.newSlide, 'review', [])">{{ words.lesson.addSlide }}</el-button>
@@ -129,6 +193,7 @@ async function show(): Promise<void> {
       </div>
 
       <ladder-list :ladders="ladders" :lesson="id" />
+      <versions-dialog v-model="history" :lesson="id" :revision="revision" @restored="restored" />
 
       <el-dialog
         :model-value="stale !== undefined"
@@ -168,9 +233,43 @@ async function show(): Promise<void> {
   align-items: center;
   gap: 10px;
 }
+.sides {
+  display: flex;
+  gap: 22px;
+  margin-block-end: 22px;
+  border-block-end: 1px solid var(--line);
+}
+.sides button {
+  padding: 8px 2px;
+  border: 0;
+  border-block-end: 4px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  font: inherit;
+  cursor: pointer;
+}
+.sides button[aria-pressed='true'] {
+  border-color: var(--honey);
+  color: var(--ink);
+  font-weight: 700;
+}
+.actions .el-button {
+  margin: 0;
+}
 .ladder {
   display: grid;
   grid-template-columns: 118px minmax(0, 1fr) 124px;
+}
+.rows,
+.row {
+  display: grid;
+  grid-template-columns: subgrid;
+  grid-column: 1 / -1;
+}
+.grip {
+  padding-inline: 4px 8px;
+  color: var(--ink-soft);
+  cursor: grab;
 }
 .rail-head {
   padding-block-end: 8px;
@@ -225,7 +324,8 @@ async function show(): Promise<void> {
   grid-template-rows: 1fr auto;
   border: 1px solid var(--line);
   border-radius: var(--radius);
-  overflow: hidden;
+  /* Clipped, not scrolled: the picture stays in sight beside a long editor. */
+  overflow: clip;
   background: var(--sunk);
   box-shadow: var(--shadow);
 }
@@ -240,6 +340,8 @@ async function show(): Promise<void> {
 }
 .open .picture {
   grid-row: 1;
+  position: sticky;
+  inset-block-start: 8px;
 }
 .open .work {
   grid-row: 1 / -1;

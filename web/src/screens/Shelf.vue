@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
-import { computed, onMounted, ref } from 'vue'
+import { useDebounceFn } from '@vueuse/core'
+import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElOption, ElSelect } from 'element-plus'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import NewLessonDialog from '@/components/NewLessonDialog.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
-import { gradeName, gradeShort, strandNames, words } from '@/words'
+import { gradeName, gradeShort, placeNames, strandNames, words } from '@/words'
 
 const router = useRouter()
 const entries = ref<ShelfEntry[]>()
@@ -30,12 +31,33 @@ const shelves = computed(() =>
     .filter((shelf) => shelf.boards.length > 0),
 )
 
+type Place = keyof typeof placeNames
+const place = ref<Place>('shelf')
+const sought = ref('')
+
 async function load(): Promise<void> {
-  const answer = await reply(api.GET('/api/lessons'))
+  const query = { place: place.value, words: sought.value }
+  const answer = await reply(api.GET('/api/lessons', { params: { query } }))
+  // A slow answer to older words is none.
+  if (query.words !== sought.value || query.place !== place.value) return
   if (answer.ok) entries.value = answer.value
   failure.value = answer.ok ? undefined : answer.failure
 }
 onMounted(load)
+watch(place, load)
+watch(sought, useDebounceFn(load, 200))
+
+/** What can be done with a lesson that stands here. */
+const deeds = computed(() => {
+  const elsewhere = (Object.keys(placeNames) as Place[]).filter((one) => one !== place.value)
+  return [{ deed: 'copy' as const, says: words.shelf.copy }, ...elsewhere.map((to) => ({ deed: to, says: words.shelf.put[to] }))]
+})
+async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
+  const params = { path: { id: lesson.id } }
+  const answer = deed === 'copy' ? await reply(api.POST('/api/lessons/{id}/copy', { params })) : await reply(api.PUT('/api/lessons/{id}/place', { params, body: { place: deed } }))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) await load()
+}
 </script>
 
 <template>
@@ -46,6 +68,12 @@ onMounted(load)
     </div>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <template v-else-if="entries">
+      <div class="find">
+        <el-input v-model="sought" size="large" clearable maxlength="100" type="search" :placeholder="words.shelf.search" :aria-label="words.shelf.search" />
+        <el-select v-model="place" size="large" :aria-label="words.shelf.where">
+          <el-option v-for="(name, one) in placeNames" :key="one" :value="one" :label="name" />
+        </el-select>
+      </div>
       <nav class="strands" :aria-label="words.newLesson.strand">
         <button type="button" :aria-pressed="!strand" @click="strand = undefined">{{ words.shelf.every }}</button>
         <button v-for="s in strands" :key="s" type="button" :aria-pressed="strand === s" @click="strand = s">
@@ -70,7 +98,7 @@ onMounted(load)
           </button>
         </nav>
         <div class="shelves">
-          <p v-if="!entries.length" class="soft">{{ words.shelf.empty }}</p>
+          <p v-if="!entries.length" class="soft">{{ sought ? words.shelf.notFound : place === 'shelf' ? words.shelf.empty : words.shelf.emptyPlace }}</p>
           <p v-else-if="!shelves.length" class="soft">{{ words.shelf.none }}</p>
           <section v-for="shelf in shelves" :key="shelf.grade" class="shelf">
             <h2 class="only-heard">{{ gradeName(shelf.grade) }}</h2>
@@ -80,9 +108,8 @@ onMounted(load)
                   <span v-if="index === 0" aria-hidden="true">{{ gradeName(shelf.grade) }}</span>
                   <span class="soft">{{ strandNames[board.strand] }}</span>
                 </h3>
+                <div v-for="lesson in board.lessons" :key="lesson.id" class="slot">
                 <router-link
-                  v-for="lesson in board.lessons"
-                  :key="lesson.id"
                   class="lesson"
                   :to="{ name: 'lesson', params: { id: lesson.id } }"
                 >
@@ -95,6 +122,15 @@ onMounted(load)
                     {{ words.lesson.lines(lesson.checked.hold, lesson.checked.lines) }}
                   </span>
                 </router-link>
+                <el-dropdown trigger="click" class="menu" @command="(deed: Place | 'copy') => act(lesson, deed)">
+                  <el-button text :aria-label="words.shelf.more(lesson.title)">⋯</el-button>
+                  <template #dropdown>
+                    <el-dropdown-menu>
+                      <el-dropdown-item v-for="one in deeds" :key="one.deed" :command="one.deed">{{ one.says }}</el-dropdown-item>
+                    </el-dropdown-menu>
+                  </template>
+                </el-dropdown>
+                </div>
               </div>
             </div>
           </section>
@@ -113,6 +149,25 @@ onMounted(load)
   justify-content: space-between;
   gap: var(--gap);
   margin-block-end: 18px;
+}
+.find {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 12px;
+  margin-block-end: 14px;
+}
+.slot {
+  position: relative;
+  display: grid;
+}
+.menu {
+  position: absolute;
+  inset-block-start: 6px;
+  inset-inline-end: 6px;
+}
+.menu .el-button {
+  padding: 4px 9px;
+  font-size: 1.2rem;
 }
 .strands {
   display: flex;
@@ -213,6 +268,7 @@ onMounted(load)
   translate: 0 -2px;
 }
 .title {
+  padding-inline-end: 26px;
   font-size: 1.1rem;
   font-weight: 700;
   line-height: 1.25;

@@ -1,13 +1,22 @@
 <script setup lang="ts">
-/** The lesson on the wall: one slide, its working revealed line by line. */
+/** The lesson on the wall: one slide, revealed step by step, with ink over it and the clock below it. */
 import { useEventListener } from '@vueuse/core'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { ElMessageBox } from 'element-plus'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type Drawing, type Failure, type Lesson } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
+import KeysList from '@/components/KeysList.vue'
 import SlideFace from '@/components/SlideFace.vue'
+import SlideJump from '@/components/SlideJump.vue'
+import WallInk from '@/components/WallInk.vue'
 import { useShow } from '@/composables/useShow'
+import { shownTime, useClock } from '@/wall/clock'
+import { useInk, type Tool } from '@/wall/ink'
+import { useWallLink } from '@/wall/link'
+import { useZoom } from '@/wall/zoom'
 import { words } from '@/words'
+import { wallWords } from '@/words/wall'
 
 const props = defineProps<{ id: number; from: number }>()
 const router = useRouter()
@@ -15,7 +24,29 @@ const lesson = ref<Lesson>()
 const pictures = ref<Drawing[]>([])
 const failure = ref<Failure>()
 const blank = ref(false)
+const jumping = ref(false)
+const keys = ref(false)
 const { slides, at, shown, slide, total, ended, spoken, next, back, jump } = useShow(lesson, props.from)
+const { tool, strokes, isDrawn, add, undo, wipe, keep, drop } = useInk(props.id, () => slide.value?.id)
+const { elapsed, left, restart } = useClock(props.id, lesson, at)
+const zoom = useZoom()
+watch(at, zoom.reset)
+
+const { tell } = useWallLink(props.id, (told) => {
+  if (told.kind === 'asks') tellPlace()
+  else if (told.kind === 'jump') jump(told.at)
+  else if (told.kind === 'go') (told.to === 'next' ? next : back)()
+})
+const tellPlace = (): void => tell({ kind: 'stands', at: at.value, shown: shown.value })
+watch([at, shown], tellPlace)
+
+const tools: { tool: Exclude<Tool, 'none'>; name: string }[] = [
+  { tool: 'pen', name: wallWords.pen },
+  { tool: 'marker', name: wallWords.marker },
+  { tool: 'pointer', name: wallWords.pointer },
+]
+const pick = (one: Tool): void => void (tool.value = tool.value === one ? 'none' : one)
+const time = computed(() => (left.value < 0 ? wallWords.over(shownTime(-left.value)) : wallWords.left(shownTime(left.value))))
 
 async function load(): Promise<void> {
   const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } }))
@@ -23,54 +54,66 @@ async function load(): Promise<void> {
   if (!answer.ok) return
   lesson.value = answer.value.lesson
   pictures.value = answer.value.pictures
+  tellPlace()
 }
 onMounted(load)
 
 async function leave(): Promise<void> {
   if (document.fullscreenElement) await document.exitFullscreen().catch(() => undefined)
+  if (isDrawn.value) {
+    await ElMessageBox.confirm(wallWords.keepHelp, wallWords.keep, { confirmButtonText: wallWords.keepYes, cancelButtonText: wallWords.keepNo })
+      .then(keep)
+      .catch(drop)
+  }
   await router.push({ name: 'lesson', params: { id: props.id } })
 }
 onBeforeUnmount(() => {
   if (document.fullscreenElement) void document.exitFullscreen().catch(() => undefined)
 })
 
+function beside(): void {
+  window.open(router.resolve({ name: 'beside', params: { id: props.id } }).href, `beside-${props.id}`, 'width=1100,height=760')
+}
+
+/** A click goes on, unless it drew, moved the slide, or followed a link. */
+function click(): void {
+  if (tool.value === 'none' && !zoom.moved.value) next()
+}
+
+const pressed: Record<string, () => void> = {
+  ArrowRight: next,
+  ArrowDown: next,
+  PageDown: next,
+  ArrowLeft: back,
+  ArrowUp: back,
+  PageUp: back,
+  Backspace: back,
+  Home: () => jump(0),
+  End: () => jump(slides.value.length - 1),
+  b: () => (blank.value = !blank.value),
+  '.': () => (blank.value = !blank.value),
+  g: () => (jumping.value = true),
+  p: () => pick('pen'),
+  h: () => pick('marker'),
+  l: () => pick('pointer'),
+  u: undo,
+  '+': () => zoom.by(1.25),
+  '-': () => zoom.by(0.8),
+  '0': zoom.reset,
+  '?': () => (keys.value = !keys.value),
+  Escape: () => void leave(),
+}
 useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.ctrlKey || event.metaKey || event.altKey) return
-  const onButton = event.target instanceof HTMLButtonElement
-  switch (event.key) {
-    case ' ':
-    case 'Enter':
-      // A button that has the focus is pressed, and nothing else.
-      if (onButton) return
-      next()
-      break
-    case 'ArrowRight':
-    case 'ArrowDown':
-    case 'PageDown':
-      next()
-      break
-    case 'ArrowLeft':
-    case 'ArrowUp':
-    case 'PageUp':
-    case 'Backspace':
-      back()
-      break
-    case 'Home':
-      jump(0)
-      break
-    case 'End':
-      jump(slides.value.length - 1)
-      break
-    case 'b':
-    case 'B':
-    case '.':
-      blank.value = !blank.value
-      break
-    case 'Escape':
-      void leave()
-      break
-    default:
-      return
+  if (event.ctrlKey || event.metaKey || event.altKey || jumping.value) return
+  if (event.target instanceof Element && event.target.closest('.el-message-box')) return
+  if (event.key === ' ' || event.key === 'Enter') {
+    // A button that has the focus is pressed, and nothing else.
+    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return
+    next()
+  } else {
+    const deed = pressed[event.key.length === 1 ? event.key.toLowerCase() : event.key]
+    if (!deed) return
+    deed()
   }
   event.preventDefault()
 })
@@ -80,23 +123,35 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   <main class="wall">
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <template v-else-if="slide">
-      <div class="stage" @click="next">
-        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" class="face" />
+      <div class="stage" @click="click" @wheel.prevent="zoom.wheel" @pointerdown="zoom.grab" @pointermove="zoom.drag" @pointerup="zoom.drop">
+        <div class="sheet" :style="zoom.style.value">
+          <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" class="face" />
+          <wall-ink :tool="tool" :strokes="strokes" @drawn="add" />
+        </div>
       </div>
       <div v-if="blank" class="blank" role="status" @click="blank = false">{{ words.show.blank }}</div>
       <p class="only-heard" aria-live="polite">{{ spoken }}</p>
       <footer>
-        <span>{{ words.show.place(at + 1, slides.length) }}</span>
+        <button type="button" @click="jumping = true">{{ words.show.place(at + 1, slides.length) }}</button>
         <span class="cells" aria-hidden="true">
           <i v-for="n in total" :key="n" :class="{ on: n <= shown }" />
         </span>
         <span v-if="ended">{{ words.show.end }}</span>
         <span class="push" />
-        <span class="hint">{{ words.show.hint }}</span>
+        <button type="button" class="time" :class="{ over: left < 0 }" :title="`${wallWords.elapsed(shownTime(elapsed))}. ${wallWords.restart}`" @click="restart">{{ time }}</button>
+        <span class="tools" role="group" :aria-label="wallWords.tools">
+          <button v-for="one in tools" :key="one.tool" type="button" :aria-pressed="tool === one.tool" @click="pick(one.tool)">{{ one.name }}</button>
+          <button v-if="strokes.length" type="button" @click="undo">{{ wallWords.undo }}</button>
+          <button v-if="strokes.length" type="button" @click="wipe">{{ wallWords.wipe }}</button>
+        </span>
+        <button type="button" @click="beside">{{ wallWords.beside }}</button>
+        <button type="button" :aria-expanded="keys" @click="keys = !keys">{{ wallWords.keys }}</button>
         <button type="button" @click="back">{{ words.show.back }}</button>
-        <button type="button" @click="next">{{ words.show.next }}</button>
+        <button type="button" class="on" @click="next">{{ words.show.next }}</button>
         <button type="button" @click="leave">{{ words.show.leave }}</button>
       </footer>
+      <keys-list v-if="keys" :keys="wallWords.list" class="keys" />
+      <slide-jump v-if="jumping" :slides="slides" :pictures="pictures" :at="at" @jump="(to) => (jump(to), (jumping = false))" @close="jumping = false" />
     </template>
   </main>
 </template>
@@ -112,15 +167,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   display: grid;
   place-items: center;
   min-block-size: 0;
+  overflow: hidden;
   cursor: default;
+  touch-action: none;
 }
 /* As large as the wall allows, whatever its shape. */
-.face {
-  inline-size: min(100vw, (100vh - 44px) * 16 / 9);
+.sheet {
+  position: relative;
+  inline-size: min(100vw, (100vh - 48px) * 16 / 9);
 }
 .blank {
   position: fixed;
   inset: 0;
+  z-index: 10;
   display: grid;
   place-items: end center;
   padding: 24px;
@@ -129,10 +188,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 }
 footer {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
-  min-block-size: 44px;
-  padding-inline: 18px;
+  gap: 6px 10px;
+  min-block-size: 48px;
+  padding-inline: 14px;
   border-block-start: 3px solid var(--honey);
   color: var(--ink-soft);
   font-size: 0.85rem;
@@ -153,9 +213,13 @@ footer {
 .push {
   flex: 1;
 }
+.tools {
+  display: inline-flex;
+  gap: 4px;
+}
 button {
   min-block-size: 32px;
-  padding-inline: 12px;
+  padding-inline: 10px;
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--card);
@@ -163,8 +227,27 @@ button {
   font: inherit;
   cursor: pointer;
 }
-@media (max-width: 900px) {
-  .hint {
+button.on,
+button[aria-pressed='true'] {
+  border-color: var(--honey);
+  background: var(--honey-pale);
+}
+.time {
+  border-color: transparent;
+  font-variant-numeric: tabular-nums;
+}
+.time.over {
+  color: var(--verdict-breaks);
+}
+.keys {
+  position: fixed;
+  inset-block-end: 60px;
+  inset-inline-end: 16px;
+  z-index: 8;
+}
+@media (max-width: 1000px) {
+  .time,
+  .tools {
     display: none;
   }
 }

@@ -25,6 +25,13 @@ export const words = {
     every: 'All strands',
     allGrades: 'All grades',
     find: 'By grade',
+    search: 'Find in titles and on slides',
+    where: 'Where it stands',
+    notFound: 'No lesson says that. Try other words.',
+    emptyPlace: 'Nothing is kept here.',
+    copy: 'Make a copy',
+    put: { shelf: 'Back on the shelf', archive: 'Put away', bin: 'Into the bin' },
+    more: (title: string) => `What to do with ${title}`,
     minutes: (n: number) => `${n} min`,
     slides: (n: number) => (n === 1 ? '1 slide' : `${n} slides`),
     ladders: (n: number) => (n === 1 ? '1 ladder' : `${n} ladders`),
@@ -37,6 +44,14 @@ export const words = {
     topicHint: 'Proportions with a missing term',
     minutes: 'Length in minutes',
     go: 'Make the lesson',
+    how: 'How it begins',
+    whole: 'A whole lesson',
+    blank: 'An empty one',
+    wholeHelp: 'From starter to exit ticket, with worked examples in your method and a ladder in three strengths. You can change every part.',
+    skill: 'What is taught',
+    skillHint: 'Find a skill',
+    method: 'In which method',
+    usual: 'The usual one',
   },
   lesson: {
     back: 'Shelf',
@@ -49,6 +64,7 @@ export const words = {
     shut: 'Done',
     up: 'Move up',
     down: 'Move down',
+    twice: 'Copy',
     remove: 'Take out',
     heading: 'Heading',
     phase: 'Phase',
@@ -310,6 +326,8 @@ export const strandNames: Record<Strand, string> = {
   algebra: 'Algebra and functions',
   geometry: 'Measure and geometry',
 }
+
+export const placeNames = { shelf: 'On the shelf', archive: 'Put away', bin: 'In the bin' } as const
 
 export const stageNames: Record<Stage, string> = { grip: 'Grip', tilt: 'Tilt', climb: 'Climb' }
 

@@ -4,7 +4,7 @@ use teaching::Lesson;
 use teaching::bench::{Change, Plan, change};
 use teaching::example::Example as Worked;
 use teaching::ladder::LadderOrder;
-use teaching::lesson::{Block, PhaseKind, Slide};
+use teaching::lesson::{Block, Offer, PhaseKind, Slide, Wanted};
 use teaching::skill::Strand;
 
 /// A lesson with the ladder that hangs on it.
@@ -13,6 +13,8 @@ pub struct DemoLesson {
     pub lesson: Lesson,
     /// Its ladder, with its title.
     pub ladder: Option<(String, Plan)>,
+    /// Whether the class has written on its Step Desks.
+    pub is_worked: bool,
 }
 
 /// A slide in the making: phase, minutes, heading, notes, blocks.
@@ -31,7 +33,33 @@ use PhaseKind::{GuidedPractice, IndependentPractice, Review, Starter, Teach};
 /// # Errors
 /// A sentence about the first one that is wrong.
 pub fn all() -> Result<Vec<DemoLesson>, String> {
-    Ok(vec![scaling_the_feed()?, missing_terms()?, balance()?, both_sides()?])
+    let mut all = vec![scaling_the_feed()?, missing_terms()?, balance()?, both_sides()?];
+    for (skill, method, grade, minutes, seed) in OFFERED {
+        all.push(offered(skill, *method, *grade, *minutes, *seed)?);
+    }
+    Ok(all)
+}
+
+/// Lessons as they are offered from a topic: skill, method, grade, minutes, seed.
+const OFFERED: &[(&str, Option<&str>, u8, u16, u64)] = &[
+    ("place-value.regroup", None, 2, 40, 21),
+    ("fractions.equivalent", Some("strips"), 4, 45, 5),
+    ("percent.part", Some("bar"), 7, 45, 8),
+    ("pythagoras", None, 9, 50, 3),
+    ("exponential.half-life", None, 11, 60, 14),
+];
+
+fn offered(
+    skill: &str,
+    method: Option<&str>,
+    grade: u8,
+    minutes: u16,
+    seed: u64,
+) -> Result<DemoLesson, String> {
+    let method = method.map(str::to_owned);
+    let wanted = Wanted { skill: skill.to_owned(), method, grade: Some(grade), minutes, seed };
+    let Offer { lesson, ladder } = wanted.offer().map_err(|why| format!("{skill}: {}", why.0))?;
+    Ok(DemoLesson { lesson, ladder: Some((ladder.title.clone(), ladder)), is_worked: false })
 }
 
 fn lesson(
@@ -52,8 +80,8 @@ fn lesson(
         .zip(1..)
         .map(|((phase, minutes, title, notes, parts), id)| {
             let blocks = parts.into_iter().map(block).collect::<Result<_, String>>()?;
-            let (title, notes) = (title.to_owned(), notes.to_owned());
-            Ok(Slide { id, title, phase, minutes, notes, blocks })
+            let notes = notes.to_owned();
+            Ok(Slide { minutes, notes, ..Slide::new(id, title, phase, blocks) })
         })
         .collect::<Result<_, String>>()?;
     lesson.check().map_err(|why| why.0)?;
@@ -128,7 +156,7 @@ fn scaling_the_feed() -> Result<DemoLesson, String> {
             ),
         ],
     )?;
-    Ok(DemoLesson { lesson, ladder: None })
+    Ok(DemoLesson { lesson, ladder: None, is_worked: false })
 }
 
 fn missing_terms() -> Result<DemoLesson, String> {
@@ -195,7 +223,7 @@ fn missing_terms() -> Result<DemoLesson, String> {
     )?;
     let skills = ["ratio.missing-term", "equations.linear"];
     let ladder = ladder("Missing terms: from Grip to Climb", &skills, 11)?;
-    Ok(DemoLesson { lesson, ladder })
+    Ok(DemoLesson { lesson, ladder, is_worked: true })
 }
 
 fn balance() -> Result<DemoLesson, String> {
@@ -232,7 +260,8 @@ fn balance() -> Result<DemoLesson, String> {
             ),
         ],
     )?;
-    Ok(DemoLesson { lesson, ladder: ladder("Equations in balance", &["equations.linear"], 4)? })
+    let ladder = ladder("Equations in balance", &["equations.linear"], 4)?;
+    Ok(DemoLesson { lesson, ladder, is_worked: true })
 }
 
 fn both_sides() -> Result<DemoLesson, String> {
@@ -269,7 +298,7 @@ fn both_sides() -> Result<DemoLesson, String> {
             ),
         ],
     )?;
-    Ok(DemoLesson { lesson, ladder: None })
+    Ok(DemoLesson { lesson, ladder: None, is_worked: false })
 }
 
 #[cfg(test)]
@@ -279,7 +308,9 @@ mod tests {
     #[test]
     fn every_demo_lesson_is_whole() {
         let all = all().expect("every working is proved");
-        assert!(all.len() >= 4);
+        assert!(all.len() >= 9);
+        let grades: Vec<u8> = all.iter().map(|demo| demo.lesson.grade).collect();
+        assert!(grades.contains(&2) && grades.contains(&11), "{grades:?}");
         for demo in &all {
             let lesson = &demo.lesson;
             assert_eq!(lesson.minutes_over(), 0, "{}", lesson.title);

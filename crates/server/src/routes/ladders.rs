@@ -3,7 +3,7 @@
 use crate::app::{App, compute};
 use crate::body::Body;
 use crate::error::{ApiError, Failure};
-use crate::routes::lessons::Made;
+use crate::routes::shelf::Made;
 use crate::session::SignedIn;
 use axum::Json;
 use axum::extract::{Path, Query, State};

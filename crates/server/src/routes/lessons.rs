@@ -1,4 +1,4 @@
-//! The shelf and its lessons.
+//! A lesson: opened, saved, and what its editor asks for.
 
 use crate::app::{App, compute};
 use crate::body::Body;
@@ -8,70 +8,24 @@ use axum::Json;
 use axum::extract::{Path, State};
 use drawing::Scene;
 use serde::{Deserialize, Serialize};
-use store::lesson::{LessonId, OnShelf};
+use store::lesson::LessonId;
 use teaching::Lesson;
 use teaching::figure::Figure;
-use teaching::lesson::{BadLesson, Checked};
-use teaching::skill::Strand;
+use teaching::lesson::{BadLesson, Block, Checked, Mend, Phase, PracticeOrder, mends};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
-        .routes(routes!(shelf, create_lesson))
         .routes(routes!(open_lesson, save_lesson))
-}
-
-/// A lesson as it stands on the shelf.
-#[derive(Serialize, ToSchema)]
-struct ShelfEntry {
-    id: LessonId,
-    title: String,
-    topic: String,
-    grade: u8,
-    strand: Strand,
-    minutes: u16,
-    slides: usize,
-    ladders: u32,
-    checked: Checked,
-}
-
-impl From<OnShelf> for ShelfEntry {
-    fn from(on: OnShelf) -> Self {
-        Self {
-            id: on.id,
-            checked: on.lesson.checked(),
-            slides: on.lesson.slides.len(),
-            title: on.lesson.title,
-            topic: on.lesson.topic,
-            grade: on.lesson.grade,
-            strand: on.lesson.strand,
-            minutes: on.lesson.minutes,
-            ladders: on.ladders,
-        }
-    }
-}
-
-/// What a new lesson begins with.
-#[derive(Deserialize, ToSchema)]
-struct NewLesson {
-    topic: String,
-    /// The school year; kindergarten is 0.
-    grade: u8,
-    strand: Strand,
-    minutes: u16,
-}
-
-/// The id of something new.
-#[derive(Serialize, ToSchema)]
-pub(crate) struct Made {
-    pub id: u64,
+        .routes(routes!(mend_phases))
+        .routes(routes!(draw_practice))
 }
 
 /// A lesson, opened.
 #[derive(Serialize, ToSchema)]
-struct LessonView {
+pub(crate) struct LessonView {
     id: LessonId,
     /// What a save must be based on.
     revision: u32,
@@ -104,7 +58,7 @@ pub(crate) fn drawn<'a>(figures: impl Iterator<Item = &'a Figure>) -> Vec<Drawin
 }
 
 impl LessonView {
-    fn of(id: LessonId, revision: u32, lesson: Lesson) -> Self {
+    pub(crate) fn of(id: LessonId, revision: u32, lesson: Lesson) -> Self {
         let checked = lesson.slides.iter().map(teaching::lesson::Slide::checked).collect();
         Self {
             id,
@@ -125,31 +79,8 @@ struct ChangedLesson {
     lesson: Lesson,
 }
 
-fn bad(why: BadLesson) -> ApiError {
+pub(crate) fn bad(why: BadLesson) -> ApiError {
     ApiError::bad(why.0)
-}
-
-/// Every lesson of the teacher.
-#[utoipa::path(get, path = "/api/lessons",
-    responses((status = 200, body = Vec<ShelfEntry>), (status = "default", body = Failure)))]
-async fn shelf(
-    State(app): State<App>,
-    teacher: SignedIn,
-) -> Result<Json<Vec<ShelfEntry>>, ApiError> {
-    let shelf = store::lesson::shelf(&app.db, teacher.0).await?;
-    Ok(Json(shelf.into_iter().map(ShelfEntry::from).collect()))
-}
-
-/// Makes a new lesson.
-#[utoipa::path(post, path = "/api/lessons", request_body = NewLesson,
-    responses((status = 200, body = Made), (status = "default", body = Failure)))]
-async fn create_lesson(
-    State(app): State<App>,
-    teacher: SignedIn,
-    Body(new): Body<NewLesson>,
-) -> Result<Json<Made>, ApiError> {
-    let lesson = Lesson::new(&new.topic, new.grade, new.strand, new.minutes).map_err(bad)?;
-    Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }))
 }
 
 /// Opens a lesson.
@@ -179,4 +110,44 @@ async fn save_lesson(
     let proved = compute(move || changed.lesson.proved(&before.lesson)).await?.map_err(bad)?;
     let revision = store::lesson::save(&app.db, teacher.0, id, changed.based_on, &proved).await?;
     Ok(Json(LessonView::of(id, revision, proved)))
+}
+
+/// Phases of a plan with the length of its lesson.
+#[derive(Deserialize, ToSchema)]
+struct Timed {
+    phases: Vec<Phase>,
+    /// The length in minutes.
+    minutes: u16,
+}
+
+/// Ways to make phases add up to the length of the lesson; none where they do.
+#[utoipa::path(post, path = "/api/lessons/mends", request_body = Timed,
+    responses((status = 200, body = Vec<Mend>), (status = "default", body = Failure)))]
+async fn mend_phases(
+    _teacher: SignedIn,
+    Body(timed): Body<Timed>,
+) -> Result<Json<Vec<Mend>>, ApiError> {
+    if timed.phases.len() > 12 {
+        return Err(ApiError::bad("A plan has at most 12 phases."));
+    }
+    Ok(Json(mends(&timed.phases, timed.minutes)))
+}
+
+/// A block that was made, with its pictures.
+#[derive(Serialize, ToSchema)]
+struct MadeBlock {
+    block: Block,
+    pictures: Vec<Drawing>,
+}
+
+/// Draws a problem for a slide, or poses one that was typed.
+#[utoipa::path(post, path = "/api/lessons/practice", request_body = PracticeOrder,
+    responses((status = 200, body = MadeBlock), (status = "default", body = Failure)))]
+async fn draw_practice(
+    _teacher: SignedIn,
+    Body(order): Body<PracticeOrder>,
+) -> Result<Json<MadeBlock>, ApiError> {
+    let block = compute(move || order.block()).await?.map_err(bad)?;
+    let pictures = drawn(block.figures().into_iter());
+    Ok(Json(MadeBlock { pictures, block }))
 }

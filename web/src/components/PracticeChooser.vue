@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** A problem for a slide: drawn from the catalogue, or typed. */
+import { ElButton, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
+import { onMounted, ref } from 'vue'
+import { api, reply, type Block, type Failure, type PracticeOrder, type SkillCard, type Stage } from '@/api/client'
+import FailureNote from './FailureNote.vue'
+import { stageNames } from '@/words'
+import { blockWords } from '@/words/plan'
+
+const props = defineProps<{ skill?: string | null }>()
+const emit = defineEmits<{ made: [block: Block] }>()
+const cards = ref<SkillCard[]>([])
+const skill = ref(props.skill ?? '')
+const stage = ref<Stage>('grip')
+const typed = ref('')
+const failure = ref<Failure>()
+const busy = ref(false)
+
+onMounted(async () => {
+  const answer = await reply(api.GET('/api/skills'))
+  if (answer.ok) cards.value = answer.value
+})
+
+async function order(body: PracticeOrder): Promise<void> {
+  busy.value = true
+  const answer = await reply(api.POST('/api/lessons/practice', { body }))
+  busy.value = false
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) emit('made', answer.value.block)
+}
+const seed = (): number => Math.floor(Math.random() * 1_000_000)
+</script>
+
+<template>
+  <div class="chooser">
+    <form class="row" @submit.prevent="order({ kind: 'drawn', skill, stage, seed: seed(), index: seed() % 3 })">
+      <el-select v-model="skill" filterable :placeholder="blockWords.skill" :aria-label="blockWords.skill" class="skill">
+        <el-option v-for="card in cards" :key="card.id" :value="card.id" :label="card.title" />
+      </el-select>
+      <el-radio-group v-model="stage" :aria-label="blockWords.stage">
+        <el-radio-button v-for="(name, one) in stageNames" :key="one" :value="one" :label="name" />
+      </el-radio-group>
+      <el-button native-type="submit" :disabled="!skill" :loading="busy">{{ blockWords.draw }}</el-button>
+    </form>
+    <form class="row" @submit.prevent="order({ kind: 'typed', problem: typed })">
+      <el-input v-model="typed" maxlength="300" :placeholder="blockWords.typedHint" :aria-label="blockWords.typed" class="skill" />
+      <el-button native-type="submit" :disabled="!typed.trim()" :loading="busy">{{ blockWords.pose }}</el-button>
+    </form>
+    <failure-note v-if="failure" :failure="failure" />
+  </div>
+</template>
+
+<style scoped>
+.chooser {
+  display: grid;
+  gap: 8px;
+  padding: 10px 12px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.skill {
+  flex: 1 1 180px;
+}
+</style>
