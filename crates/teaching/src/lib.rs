@@ -18,6 +18,7 @@ mod numerals;
 pub mod picture;
 pub mod problem;
 pub mod scenario;
+pub mod second_look;
 pub mod skill;
 pub mod skills;
 pub mod slips;

@@ -1,0 +1,281 @@
+//! A whole lesson: every text of it, its questions, its plan, what stands twice, and what is used before it is defined.
+
+use super::{Finding, Kind, look_at_text, questions};
+use crate::lesson::{Block, Lesson, Slide};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+/// More characters than this on one slide are set too small for the back row.
+const BACK_ROW: usize = 620;
+
+/// Where something is wrong.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Place {
+    /// The id of the slide; the plan when absent.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub slide: Option<u32>,
+    /// Which block of it, from 0.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub block: Option<usize>,
+}
+
+/// A finding with its place.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Placed {
+    /// Where.
+    pub place: Place,
+    /// What.
+    #[serde(flatten)]
+    pub finding: Finding,
+}
+
+/// Everything that is wrong with a lesson as it stands, in the order in which it is read.
+#[must_use]
+pub fn look(lesson: &Lesson) -> Vec<Placed> {
+    let mut found = plan(lesson);
+    let mut problems: Vec<String> = Vec::new();
+    for (index, slide) in lesson.slides.iter().enumerate() {
+        found.extend(of_slide(slide));
+        for (at, block) in slide.blocks.iter().enumerate() {
+            let place = Place { slide: Some(slide.id), block: Some(at) };
+            let all = of_block(block).into_iter().map(|finding| Placed { place, finding });
+            found.extend(all);
+            let Some(problem) = problem(block) else { continue };
+            if problems.contains(&problem) {
+                let says = "This problem stands in the lesson twice.";
+                let finding = Finding::new(Kind::Repeated, problem.as_str(), says);
+                found.push(Placed { place, finding });
+            }
+            problems.push(problem);
+        }
+        found.extend(undefined(lesson, index));
+    }
+    found
+}
+
+/// Minutes, objectives, and what practises them.
+fn plan(lesson: &Lesson) -> Vec<Placed> {
+    let mut found = Vec::new();
+    let mut tell = |kind, found_text: &str, says: String| {
+        found.push(Placed {
+            place: Place::default(),
+            finding: Finding::new(kind, found_text, says),
+        });
+    };
+    let over = lesson.minutes_over();
+    let minutes =
+        |count: u32| if count == 1 { "1 minute".to_owned() } else { format!("{count} minutes") };
+    if over > 0 {
+        let says =
+            format!("The phases take {} more than the lesson has.", minutes(over.unsigned_abs()));
+        tell(Kind::Minutes, "", says);
+    } else if over < 0 {
+        let says = format!("The phases leave {} free.", minutes(over.unsigned_abs()));
+        tell(Kind::Minutes, "", says);
+    }
+    let blocks = || lesson.slides.iter().flat_map(|slide| &slide.blocks);
+    let practises = |block: &Block| {
+        matches!(block, Block::Question { .. } | Block::Practice { .. } | Block::Ladder { .. })
+            || matches!(block, Block::WorkedExample { example }
+                if example.slip.is_some() || example.working.iter().any(|line| line.asked.is_some()))
+    };
+    if !blocks().any(practises) {
+        for objective in lesson.objectives.iter().filter(|text| !text.trim().is_empty()) {
+            let says =
+                "Nothing in this lesson practises it: add a question, a problem or a ladder.";
+            tell(Kind::NotPractised, objective, says.to_owned());
+        }
+    }
+    for text in lesson.objectives.iter().chain(&lesson.sheet.criteria) {
+        for finding in look_at_text(text) {
+            found.push(Placed { place: Place::default(), finding });
+        }
+    }
+    found
+}
+
+/// The heading, the notes, and how much stands on a slide.
+fn of_slide(slide: &Slide) -> Vec<Placed> {
+    let place = Place { slide: Some(slide.id), block: None };
+    let mut all: Vec<Finding> =
+        [&slide.title, &slide.notes].into_iter().flat_map(|text| look_at_text(text)).collect();
+    if slide.title.trim().is_empty() {
+        all.push(Finding::new(Kind::Empty, "", "This slide has no heading."));
+    }
+    let length: usize = slide.blocks.iter().map(size).sum();
+    if length > BACK_ROW {
+        let says = "There is more on this slide than the back row can read. Split it in two.";
+        all.push(Finding::new(Kind::TooFull, slide.title.as_str(), says));
+    }
+    all.into_iter().map(|finding| Placed { place, finding }).collect()
+}
+
+/// How much room a block takes, in characters of plain text.
+fn size(block: &Block) -> usize {
+    let length: usize = block.texts().iter().map(|text| text.chars().count()).sum();
+    match block {
+        // Its lines are shown one by one, and shrink together.
+        Block::WorkedExample { example } => example.working.len() * 45,
+        Block::Picture { .. } => length + 200,
+        Block::Word { figure: Some(_), .. } => length + 150,
+        _ => length,
+    }
+}
+
+fn of_block(block: &Block) -> Vec<Finding> {
+    match block {
+        // What was made here was proved here.
+        Block::WorkedExample { .. } | Block::Practice { .. } | Block::Ladder { .. } => Vec::new(),
+        Block::Question { prompt, asks } => {
+            let mut found = questions::look(prompt, asks);
+            // A claim that is asked about may be false.
+            if let crate::lesson::Asks::Open { answer: text }
+            | crate::lesson::Asks::TrueOrFalse { why: text, .. } = asks
+            {
+                found.extend(look_at_text(text));
+            }
+            found
+        }
+        // What only looks like one may be false.
+        Block::Examples { fits, .. } => fits.iter().flat_map(|text| look_at_text(text)).collect(),
+        Block::Table { heads, rows } => {
+            let cells = heads.iter().chain(rows.iter().flatten());
+            cells.flat_map(|text| look_at_text(text)).collect()
+        }
+        other => {
+            let texts = other.texts();
+            if texts.iter().all(|text| text.trim().is_empty()) {
+                return vec![Finding::new(Kind::Empty, "", "This part of the slide is empty.")];
+            }
+            texts.into_iter().flat_map(look_at_text).collect()
+        }
+    }
+}
+
+/// What a block asks to be worked, so that two of them can be told apart.
+fn problem(block: &Block) -> Option<String> {
+    match block {
+        Block::Practice { rung, .. } => Some(rung.prompt.clone()),
+        Block::Question { prompt, .. } if !prompt.trim().is_empty() => {
+            Some(prompt.trim().to_owned())
+        }
+        _ => None,
+    }
+}
+
+/// Words of a slide that are defined on a later one only. What the lesson is about may be said before it is defined.
+fn undefined(lesson: &Lesson, index: usize) -> Vec<Placed> {
+    let (before, after) = lesson.slides.split_at(index);
+    let Some(slide) = after.first() else { return Vec::new() };
+    let announces = |text: &str| {
+        text.contains(&lesson.topic) || lesson.objectives.iter().any(|objective| objective == text)
+    };
+    let defines = |slide: &Slide| -> Vec<String> {
+        let words = slide.blocks.iter().filter_map(|block| match block {
+            Block::Word { word, .. } => Some(word.trim().to_lowercase()),
+            _ => None,
+        });
+        words.filter(|word| word.chars().count() > 2).collect()
+    };
+    let known: Vec<String> = before.iter().chain([slide]).flat_map(defines).collect();
+    let later = after.iter().skip(1).flat_map(defines).filter(|word| !known.contains(word));
+    let mut found = Vec::new();
+    for word in later {
+        for (at, block) in slide.blocks.iter().enumerate() {
+            // A worked example says what a skill says; only a teacher's own words are meant.
+            let own =
+                matches!(block, Block::Text { .. } | Block::Question { .. } | Block::Talk { .. });
+            let texts = block.texts();
+            let uses = texts.iter().any(|text| has_word(text, &word) && !announces(text));
+            if own && uses {
+                let says = format!("“{word}” is used here, and defined on a later slide only.");
+                let place = Place { slide: Some(slide.id), block: Some(at) };
+                let finding = Finding::new(Kind::UsedBeforeDefined, word.as_str(), says);
+                found.push(Placed { place, finding });
+            }
+        }
+    }
+    found
+}
+
+/// Whether a text has a word, as a word of its own.
+fn has_word(text: &str, word: &str) -> bool {
+    let text = text.to_lowercase();
+    text.match_indices(word).any(|(at, _)| {
+        let before = text[..at].chars().next_back();
+        let after = text[at + word.len()..].chars().next();
+        !before.is_some_and(char::is_alphanumeric) && !after.is_some_and(char::is_alphanumeric)
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::lesson::{PhaseKind, Wanted};
+    use crate::skill::Strand;
+    use crate::skills::SKILLS;
+
+    fn lesson(blocks: Vec<Vec<Block>>) -> Lesson {
+        let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
+        lesson.slides = (1..)
+            .zip(blocks)
+            .map(|(id, blocks)| Slide::new(id, format!("Slide {id}"), PhaseKind::Teach, blocks))
+            .collect();
+        lesson
+    }
+
+    fn text(text: &str) -> Block {
+        Block::Text { text: text.into() }
+    }
+
+    #[test]
+    fn a_lesson_that_was_offered_is_clean() {
+        for card in SKILLS.iter().map(|skill| skill.card()) {
+            let skill = card.id.to_owned();
+            let wanted = Wanted { skill, method: None, grade: None, minutes: 45, seed: 3 };
+            let found = look(&wanted.offer().expect("offered").lesson);
+            assert_eq!(found, [], "{}", card.id);
+        }
+    }
+
+    #[test]
+    fn each_finding_has_its_place() {
+        let word =
+            Block::Word { word: "ratio".into(), means: "how many times".into(), figure: None };
+        let mut lesson = lesson(vec![
+            vec![text("Think of a ratio."), text("So 6 × 7 = 41.")],
+            vec![word, text("A ratio says it all.")],
+            vec![text("")],
+        ]);
+        lesson.objectives = vec!["I can share in a ratio.".into()];
+        lesson.phases[0].minutes += 1;
+        let told: Vec<(Kind, Option<u32>, Option<usize>)> = look(&lesson)
+            .into_iter()
+            .map(|placed| (placed.finding.kind, placed.place.slide, placed.place.block))
+            .collect();
+        assert_eq!(
+            told,
+            [
+                (Kind::Minutes, None, None),
+                (Kind::NotPractised, None, None),
+                (Kind::FalseClaim, Some(1), Some(1)),
+                (Kind::UsedBeforeDefined, Some(1), Some(0)),
+                (Kind::Empty, Some(3), Some(0)),
+            ]
+        );
+    }
+
+    #[test]
+    fn what_stands_twice_or_is_too_much_is_told() {
+        let question = |prompt: &str| Block::Question {
+            prompt: prompt.into(),
+            asks: crate::lesson::Asks::Open { answer: String::new() },
+        };
+        let lesson = lesson(vec![
+            vec![question("Why?"), question("How?")],
+            vec![question("Why?"), text(&"words ".repeat(120))],
+        ]);
+        let told: Vec<Kind> = look(&lesson).into_iter().map(|placed| placed.finding.kind).collect();
+        assert_eq!(told, [Kind::TooFull, Kind::Repeated]);
+    }
+}
