@@ -122,6 +122,13 @@ impl Browser {
         panic!("cannot be pressed: {name}");
     }
 
+    /// Takes an entry of the menu or list that has just been opened, as soon as it has come to rest.
+    pub async fn take(&self, entry: &str) {
+        let item = self.see(&format!("//li[normalize-space(.) = '{entry}']")).await;
+        self.until("document.getAnimations().every((a) => a.playState !== 'running')").await;
+        item.click().await.expect("taken");
+    }
+
     /// Types into the field with that label, in place of what stands there.
     pub async fn fill(&self, label: &str, text: &str) {
         let literal = quoted(label);

@@ -6,6 +6,7 @@
 mod demo;
 mod ladder;
 mod lines;
+mod second_look;
 mod serve;
 
 use clap::{Parser, Subcommand};
@@ -31,6 +32,8 @@ enum Command {
     Check,
     /// Solves: one JSON task a line on standard input, one JSON answer with its working a line on standard output.
     Solve,
+    /// Looks a text or a lesson over, and tells what is wrong in it.
+    SecondLook(second_look::Options),
     /// Makes a ladder, or lists the skills.
     Ladder(ladder::Options),
 }
@@ -44,6 +47,15 @@ fn main() -> ExitCode {
         Command::Solve => {
             each(solve::answer_line, |says| SolveAnswer::unreadable(Value::Null, says))
         }
+        Command::SecondLook(options) => match second_look::run(&options) {
+            // As of other programs that look for faults: none found is a success.
+            Ok(0) => Ok(()),
+            Ok(_) => return ExitCode::FAILURE,
+            Err(says) => {
+                eprintln!("honey-ladder: {says}");
+                return ExitCode::from(2);
+            }
+        },
         Command::Ladder(options) => match ladder::run(&options) {
             Err(ladder::Trouble::WrongCall(says)) => {
                 eprintln!("honey-ladder: {says}\n\nUsage: {}", ladder::USAGE);

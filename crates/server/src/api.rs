@@ -20,6 +20,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::scenarios::router())
         .merge(routes::bench::router())
         .merge(routes::lessons::router())
+        .merge(routes::second_look::router())
         .merge(routes::shelf::router())
         .merge(routes::history::router())
         .merge(routes::ladders::router())
@@ -59,5 +60,43 @@ mod tests {
             text.lines().filter(|line| line.contains("\"operationId\"")).collect();
         let different: std::collections::BTreeSet<_> = names.iter().collect();
         assert!(names.len() > 10 && names.len() == different.len(), "{names:?}");
+    }
+
+    /// Of two types with one name, the description would keep only one.
+    #[test]
+    fn every_described_type_has_a_name_of_its_own() {
+        let crates = std::path::Path::new(env!("CARGO_MANIFEST_DIR")).join("..");
+        let mut names: Vec<String> = Vec::new();
+        for folder in ["teaching", "drawing", "server"] {
+            described(&crates.join(folder).join("src"), &mut names);
+        }
+        let count = names.len();
+        names.sort();
+        let twice: Vec<_> = names.windows(2).filter(|pair| pair[0] == pair[1]).collect();
+        assert!(count > 50 && twice.is_empty(), "{twice:?}");
+    }
+
+    /// The types of a folder that derive a description.
+    fn described(folder: &std::path::Path, names: &mut Vec<String>) {
+        for entry in std::fs::read_dir(folder).expect("a folder") {
+            let path = entry.expect("an entry").path();
+            if path.is_dir() {
+                described(&path, names);
+            } else if path.extension().is_some_and(|end| end == "rs") {
+                let text = std::fs::read_to_string(&path).expect("a source");
+                let mut is_next = false;
+                for line in text.lines() {
+                    is_next |= line.starts_with("#[derive") && line.contains("ToSchema");
+                    let mut words = line.split([' ', '(', '{', '<', ';']);
+                    let name = words
+                        .find(|word| ["struct", "enum"].contains(word))
+                        .and_then(|_| words.next());
+                    if let Some(name) = name.filter(|_| is_next) {
+                        names.push(name.to_owned());
+                        is_next = false;
+                    }
+                }
+            }
+        }
     }
 }

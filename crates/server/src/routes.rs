@@ -7,6 +7,7 @@ pub(crate) mod history;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
 pub(crate) mod scenarios;
+pub(crate) mod second_look;
 pub(crate) mod shelf;
 pub(crate) mod sign_in;
 pub(crate) mod skills;

@@ -61,6 +61,18 @@ pub struct Lesson {
     pub phases: Vec<Phase>,
     /// The slides, in order.
     pub slides: Vec<Slide>,
+    /// Findings of Second Look that are no faults here.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub dismissed: Vec<Dismissed>,
+}
+
+/// A finding of Second Look that was dismissed.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Dismissed {
+    /// Its name.
+    pub name: String,
+    /// Why it is no fault.
+    pub reason: String,
 }
 
 /// What is wrong with a lesson that came in, in one sentence that says what to do.
@@ -101,6 +113,7 @@ impl Lesson {
             sheet: Sheet::default(),
             phases: phases(minutes),
             slides: vec![first],
+            dismissed: Vec::new(),
         };
         lesson.check()?;
         Ok(lesson)
@@ -148,6 +161,10 @@ impl Lesson {
             phase.check()?;
         }
         self.sheet.check()?;
+        let is_fine = |one: &Dismissed| fits(&one.name, 5_000) && fits(&one.reason, 400);
+        if self.dismissed.len() > 500 || !self.dismissed.iter().all(is_fine) {
+            return bad("Keep the reason why a finding is left to 400 characters.");
+        }
         self.slides.iter().try_for_each(Slide::check)
     }
 

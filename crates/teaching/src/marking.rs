@@ -8,7 +8,6 @@ use algebra::expr::ExprKind;
 use algebra::form::Form;
 use algebra::{Expr, Line, Options, Setting, StepVerdict, Unit, compare_given, read_line_with};
 use serde::Serialize;
-use utoipa::ToSchema;
 
 /// An answer that is asked for.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -22,7 +21,7 @@ pub struct Asked {
 }
 
 /// What is said of one side of an answer.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, ToSchema)]
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize)]
 #[serde(rename_all = "snake_case")]
 pub enum Part {
     /// As it should be.
@@ -34,7 +33,7 @@ pub enum Part {
 }
 
 /// What is right in an answer and what is not.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
+#[derive(Debug, Clone, PartialEq, Eq, Serialize)]
 pub struct Mark {
     /// Whether it is the value.
     pub value: Part,

@@ -6,10 +6,12 @@
 
 mod claims;
 mod lesson;
+mod mend;
 mod questions;
 mod sequences;
 
-pub use lesson::{Place, Placed, look};
+pub use lesson::{Spot, Spotted, look};
+pub use mend::{Look, Named, mended, second_look};
 
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -68,12 +70,6 @@ impl Finding {
     fn mended(mut self, mend: Option<String>) -> Self {
         self.mend = mend.filter(|mend| *mend != self.found);
         self
-    }
-
-    /// The same thing in the same words has the same name, so that what was dismissed stays so.
-    #[must_use]
-    pub fn name(&self) -> String {
-        format!("{:?}: {}", self.kind, self.found)
     }
 }
 

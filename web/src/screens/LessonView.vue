@@ -9,22 +9,27 @@ import { api, reply, type LadderEntry, type LessonView, type PhaseKind, type Sli
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
+import SecondLook from '@/components/SecondLook.vue'
 import SlideEditor from '@/components/SlideEditor.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
 import { useLesson } from '@/composables/useLesson'
+import { useSecondLook } from '@/composables/useSecondLook'
 import { gradeName, phaseNames, strandNames, words } from '@/words'
+import { lookWords } from '@/words/look'
 import { historyWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
 const route = useRoute()
 const router = useRouter()
 const { lesson, revision, checked, pictures, minutesOver, failure, state, stale, load, save, keepMine, adopt, undo, redo, canUndo, canRedo } = useLesson(props.id)
-/** The same lesson from its two sides. */
-const side = computed<'slides' | 'plan'>({
-  get: () => (route.query.side === 'plan' ? 'plan' : 'slides'),
-  set: (to) => void router.replace({ query: to === 'plan' ? { side: 'plan' } : {} }),
+const { look, mend, dismiss, takeBack } = useSecondLook(lesson)
+/** The same lesson from its sides. */
+type Side = 'slides' | 'plan' | 'look'
+const side = computed<Side>({
+  get: () => (route.query.side === 'plan' || route.query.side === 'look' ? route.query.side : 'slides'),
+  set: (to) => void router.replace({ query: to === 'slides' ? {} : { side: to } }),
 })
 const history = ref(false)
 const ladders = ref<LadderEntry[]>([])
@@ -146,8 +151,21 @@ async function show(): Promise<void> {
       <nav class="sides" :aria-label="planWords.views">
         <button type="button" :aria-pressed="side === 'slides'" @click="side = 'slides'">{{ planWords.slides }}</button>
         <button type="button" :aria-pressed="side === 'plan'" @click="side = 'plan'">{{ planWords.plan }}</button>
+        <button type="button" :aria-pressed="side === 'look'" @click="side = 'look'">
+          {{ lookWords.title }}<span v-if="look?.open.length" class="count">{{ look.open.length }}</span>
+        </button>
       </nav>
       <plan-sheet v-if="side === 'plan'" v-model="lesson" @slide="openOn" />
+      <second-look
+        v-else-if="side === 'look' && look"
+        :lesson="lesson"
+        :look="look"
+        @slide="openOn"
+        @plan="side = 'plan'"
+        @mend="mend"
+        @dismiss="dismiss"
+        @back="takeBack"
+      />
       <div v-else class="ladder">
         <div class="rail-head">{{ words.lesson.clock }}</div>
         <div />
@@ -255,6 +273,18 @@ async function show(): Promise<void> {
 }
 .actions .el-button {
   margin: 0;
+}
+.count {
+  display: inline-grid;
+  place-items: center;
+  min-inline-size: 1.5em;
+  margin-inline-start: 7px;
+  padding-inline: 4px;
+  border-radius: 1em;
+  background: var(--verdict-breaks);
+  color: var(--card);
+  font-size: 0.8rem;
+  font-weight: 700;
 }
 .ladder {
   display: grid;

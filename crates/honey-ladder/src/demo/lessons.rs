@@ -4,7 +4,7 @@ use teaching::Lesson;
 use teaching::bench::{Change, Plan, change};
 use teaching::example::Example as Worked;
 use teaching::ladder::LadderOrder;
-use teaching::lesson::{Block, Offer, PhaseKind, Slide, Wanted};
+use teaching::lesson::{Asks, Block, Offer, PhaseKind, Slide, Wanted};
 use teaching::skill::Strand;
 
 /// A lesson with the ladder that hangs on it.
@@ -23,9 +23,13 @@ type Sketch = (PhaseKind, u16, &'static str, &'static str, Vec<Part>);
 enum Part {
     Text(&'static str),
     Example(&'static str, Option<&'static str>),
+    /// A question with its answer.
+    Ask(&'static str, &'static str),
+    /// The ladder of the lesson, by its title.
+    Ladder(&'static str),
 }
 
-use Part::{Example, Text};
+use Part::{Ask, Example, Ladder, Text};
 use PhaseKind::{GuidedPractice, IndependentPractice, Review, Starter, Teach};
 
 /// Every demo lesson.
@@ -91,6 +95,12 @@ fn lesson(
 fn block(part: Part) -> Result<Block, String> {
     Ok(match part {
         Text(text) => Block::Text { text: text.to_owned() },
+        Ask(prompt, answer) => Block::Question {
+            prompt: prompt.to_owned(),
+            asks: Asks::Open { answer: answer.to_owned() },
+        },
+        // Its id is known when it is hung.
+        Ladder(title) => Block::Ladder { ladder: 0, title: title.to_owned() },
         Example(problem, method) => {
             let example =
                 Worked::typed(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
@@ -150,8 +160,9 @@ fn scaling_the_feed() -> Result<DemoLesson, String> {
                 5,
                 "Look again",
                 "",
-                vec![Text(
-                    "Both amounts are multiplied by the *same* number. Why not add the same number?",
+                vec![Ask(
+                    "Both amounts are multiplied by the same number. Why not add the same number?",
+                    "Adding the same to both makes another ratio: the mix would taste different.",
                 )],
             ),
         ],
@@ -210,14 +221,20 @@ fn missing_terms() -> Result<DemoLesson, String> {
                 12,
                 "Climb the ladder",
                 "Sheet or Step Desk.",
-                vec![Text("Start at Grip. Go up when three in a row hold.")],
+                vec![
+                    Text("Start at Grip. Go up when three in a row hold."),
+                    Ladder("Missing terms: from Grip to Climb"),
+                ],
             ),
             (
                 Review,
                 3,
                 "Exit ticket",
                 "",
-                vec![Text("Find $n$ if $n : 9 = 4 : 6$. Write one line, and why it follows.")],
+                vec![Ask(
+                    "Find $n$ if $n : 9 = 4 : 6$. Write one line, and why it follows.",
+                    "$n = 6$",
+                )],
             ),
         ],
     )?;
@@ -256,7 +273,10 @@ fn balance() -> Result<DemoLesson, String> {
                 5,
                 "Look again",
                 "",
-                vec![Text("Why may we subtract 9 from both sides, but not from one side alone?")],
+                vec![Ask(
+                    "Why may we subtract 9 from both sides, but not from one side alone?",
+                    "Both sides weigh the same; they still do when the same is taken from each.",
+                )],
             ),
         ],
     )?;
@@ -294,7 +314,10 @@ fn both_sides() -> Result<DemoLesson, String> {
                 5,
                 "Look again",
                 "",
-                vec![Text("Put your answer back into the story. Does it fit both people?")],
+                vec![Ask(
+                    "Put your answer back into the story. Does it fit both people?",
+                    "After 6 days Imani has 38 candles, and so has Rui.",
+                )],
             ),
         ],
     )?;
@@ -316,6 +339,8 @@ mod tests {
             assert_eq!(lesson.minutes_over(), 0, "{}", lesson.title);
             assert!(lesson.checked().lines > 0, "{}", lesson.title);
             assert_eq!(lesson.checked().lines, lesson.checked().hold, "{}", lesson.title);
+            let found = teaching::second_look::second_look(lesson).open;
+            assert_eq!(found, [], "{}", lesson.title);
         }
     }
 }

@@ -175,6 +175,36 @@ impl Block {
         }
     }
 
+    /// The texts on it that its teacher wrote, to be mended.
+    pub(crate) fn texts_mut(&mut self) -> Vec<&mut String> {
+        match self {
+            Self::Text { text } | Self::Picture { caption: text, .. } | Self::Link { text, .. } => {
+                vec![text]
+            }
+            Self::Question { prompt, asks } => {
+                let mut found = vec![prompt];
+                match asks {
+                    Asks::Open { answer: text } | Asks::TrueOrFalse { why: text, .. } => {
+                        found.push(text);
+                    }
+                    Asks::Choice { choices } => {
+                        found.extend(choices.iter_mut().map(|choice| &mut choice.text));
+                    }
+                }
+                found
+            }
+            Self::Table { heads, rows } => {
+                heads.iter_mut().chain(rows.iter_mut().flatten()).collect()
+            }
+            Self::Talk { prompt, starters } => std::iter::once(prompt).chain(starters).collect(),
+            Self::Word { word, means, .. } => vec![word, means],
+            Self::Examples { of, fits, fits_not } => {
+                std::iter::once(of).chain(fits).chain(fits_not).collect()
+            }
+            Self::WorkedExample { .. } | Self::Practice { .. } | Self::Ladder { .. } => Vec::new(),
+        }
+    }
+
     /// The pictures on it.
     pub fn figures(&self) -> Vec<&Figure> {
         match self {

@@ -126,6 +126,7 @@ impl Wanted {
             sheet: self.sheet(&card),
             phases: phases(self.minutes).into_iter().map(|phase| told(phase, &card)).collect(),
             slides,
+            dismissed: Vec::new(),
         };
         share_minutes(&mut lesson);
         lesson.check()?;

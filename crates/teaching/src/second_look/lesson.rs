@@ -1,7 +1,7 @@
 //! A whole lesson: every text of it, its questions, its plan, what stands twice, and what is used before it is defined.
 
 use super::{Finding, Kind, look_at_text, questions};
-use crate::lesson::{Block, Lesson, Slide};
+use crate::lesson::{Block, Lesson, Slide, mends};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -10,7 +10,7 @@ const BACK_ROW: usize = 620;
 
 /// Where something is wrong.
 #[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Place {
+pub struct Spot {
     /// The id of the slide; the plan when absent.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub slide: Option<u32>,
@@ -21,30 +21,39 @@ pub struct Place {
 
 /// A finding with its place.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Placed {
+pub struct Spotted {
     /// Where.
-    pub place: Place,
+    pub place: Spot,
     /// What.
     #[serde(flatten)]
     pub finding: Finding,
 }
 
+impl Spotted {
+    /// The same thing in the same words on the same slide has the same name, so that what was dismissed stays so.
+    #[must_use]
+    pub fn name(&self) -> String {
+        let slide = self.place.slide.map_or_else(|| "plan".to_owned(), |id| id.to_string());
+        format!("{:?} {slide} {}", self.finding.kind, self.finding.found)
+    }
+}
+
 /// Everything that is wrong with a lesson as it stands, in the order in which it is read.
 #[must_use]
-pub fn look(lesson: &Lesson) -> Vec<Placed> {
+pub fn look(lesson: &Lesson) -> Vec<Spotted> {
     let mut found = plan(lesson);
     let mut problems: Vec<String> = Vec::new();
     for (index, slide) in lesson.slides.iter().enumerate() {
         found.extend(of_slide(slide));
         for (at, block) in slide.blocks.iter().enumerate() {
-            let place = Place { slide: Some(slide.id), block: Some(at) };
-            let all = of_block(block).into_iter().map(|finding| Placed { place, finding });
+            let place = Spot { slide: Some(slide.id), block: Some(at) };
+            let all = of_block(block).into_iter().map(|finding| Spotted { place, finding });
             found.extend(all);
             let Some(problem) = problem(block) else { continue };
             if problems.contains(&problem) {
                 let says = "This problem stands in the lesson twice.";
                 let finding = Finding::new(Kind::Repeated, problem.as_str(), says);
-                found.push(Placed { place, finding });
+                found.push(Spotted { place, finding });
             }
             problems.push(problem);
         }
@@ -54,24 +63,20 @@ pub fn look(lesson: &Lesson) -> Vec<Placed> {
 }
 
 /// Minutes, objectives, and what practises them.
-fn plan(lesson: &Lesson) -> Vec<Placed> {
+fn plan(lesson: &Lesson) -> Vec<Spotted> {
     let mut found = Vec::new();
-    let mut tell = |kind, found_text: &str, says: String| {
-        found.push(Placed {
-            place: Place::default(),
-            finding: Finding::new(kind, found_text, says),
-        });
-    };
     let over = lesson.minutes_over();
-    let minutes =
-        |count: u32| if count == 1 { "1 minute".to_owned() } else { format!("{count} minutes") };
-    if over > 0 {
-        let says =
-            format!("The phases take {} more than the lesson has.", minutes(over.unsigned_abs()));
-        tell(Kind::Minutes, "", says);
-    } else if over < 0 {
-        let says = format!("The phases leave {} free.", minutes(over.unsigned_abs()));
-        tell(Kind::Minutes, "", says);
+    let count = over.unsigned_abs();
+    let minutes = if count == 1 { "1 minute".to_owned() } else { format!("{count} minutes") };
+    let says = match over {
+        0 => None,
+        1.. => Some(format!("The phases take {minutes} more than the lesson has.")),
+        _ => Some(format!("The phases leave {minutes} free.")),
+    };
+    if let Some(says) = says {
+        let mend = mends(&lesson.phases, lesson.minutes).into_iter().next();
+        let finding = Finding::new(Kind::Minutes, "", says).mended(mend.map(|mend| mend.says));
+        found.push(Spotted { place: Spot::default(), finding });
     }
     let blocks = || lesson.slides.iter().flat_map(|slide| &slide.blocks);
     let practises = |block: &Block| {
@@ -83,20 +88,21 @@ fn plan(lesson: &Lesson) -> Vec<Placed> {
         for objective in lesson.objectives.iter().filter(|text| !text.trim().is_empty()) {
             let says =
                 "Nothing in this lesson practises it: add a question, a problem or a ladder.";
-            tell(Kind::NotPractised, objective, says.to_owned());
+            let finding = Finding::new(Kind::NotPractised, objective.as_str(), says);
+            found.push(Spotted { place: Spot::default(), finding });
         }
     }
     for text in lesson.objectives.iter().chain(&lesson.sheet.criteria) {
         for finding in look_at_text(text) {
-            found.push(Placed { place: Place::default(), finding });
+            found.push(Spotted { place: Spot::default(), finding });
         }
     }
     found
 }
 
 /// The heading, the notes, and how much stands on a slide.
-fn of_slide(slide: &Slide) -> Vec<Placed> {
-    let place = Place { slide: Some(slide.id), block: None };
+fn of_slide(slide: &Slide) -> Vec<Spotted> {
+    let place = Spot { slide: Some(slide.id), block: None };
     let mut all: Vec<Finding> =
         [&slide.title, &slide.notes].into_iter().flat_map(|text| look_at_text(text)).collect();
     if slide.title.trim().is_empty() {
@@ -107,7 +113,7 @@ fn of_slide(slide: &Slide) -> Vec<Placed> {
         let says = "There is more on this slide than the back row can read. Split it in two.";
         all.push(Finding::new(Kind::TooFull, slide.title.as_str(), says));
     }
-    all.into_iter().map(|finding| Placed { place, finding }).collect()
+    all.into_iter().map(|finding| Spotted { place, finding }).collect()
 }
 
 /// How much room a block takes, in characters of plain text.
@@ -164,7 +170,7 @@ fn problem(block: &Block) -> Option<String> {
 }
 
 /// Words of a slide that are defined on a later one only. What the lesson is about may be said before it is defined.
-fn undefined(lesson: &Lesson, index: usize) -> Vec<Placed> {
+fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
     let (before, after) = lesson.slides.split_at(index);
     let Some(slide) = after.first() else { return Vec::new() };
     let announces = |text: &str| {
@@ -189,9 +195,9 @@ fn undefined(lesson: &Lesson, index: usize) -> Vec<Placed> {
             let uses = texts.iter().any(|text| has_word(text, &word) && !announces(text));
             if own && uses {
                 let says = format!("“{word}” is used here, and defined on a later slide only.");
-                let place = Place { slide: Some(slide.id), block: Some(at) };
+                let place = Spot { slide: Some(slide.id), block: Some(at) };
                 let finding = Finding::new(Kind::UsedBeforeDefined, word.as_str(), says);
-                found.push(Placed { place, finding });
+                found.push(Spotted { place, finding });
             }
         }
     }
@@ -251,7 +257,7 @@ mod tests {
         lesson.phases[0].minutes += 1;
         let told: Vec<(Kind, Option<u32>, Option<usize>)> = look(&lesson)
             .into_iter()
-            .map(|placed| (placed.finding.kind, placed.place.slide, placed.place.block))
+            .map(|spotted| (spotted.finding.kind, spotted.place.slide, spotted.place.block))
             .collect();
         assert_eq!(
             told,
@@ -275,7 +281,8 @@ mod tests {
             vec![question("Why?"), question("How?")],
             vec![question("Why?"), text(&"words ".repeat(120))],
         ]);
-        let told: Vec<Kind> = look(&lesson).into_iter().map(|placed| placed.finding.kind).collect();
+        let told: Vec<Kind> =
+            look(&lesson).into_iter().map(|spotted| spotted.finding.kind).collect();
         assert_eq!(told, [Kind::TooFull, Kind::Repeated]);
     }
 }
