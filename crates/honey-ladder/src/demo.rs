@@ -45,7 +45,7 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
         let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
         let id = store::ladder::create(db, orla, lesson, &title, &ladder, Some(&plan)).await?;
         demo.lesson.hang(id);
-        store::lesson::save(db, orla, lesson, 1, &demo.lesson).await?;
+        store::lesson::complete(db, orla, lesson, &demo.lesson).await?;
         if demo.is_worked {
             students::work(db, id, &ladder).await?;
         }

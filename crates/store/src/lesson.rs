@@ -107,6 +107,29 @@ pub async fn create(db: &Db, owner: TeacherId, lesson: &Lesson) -> Result<Lesson
     Ok(id)
 }
 
+/// Completes a lesson that was just made, as with the ids of the ladders that hang on it. That is no change of its own:
+/// it stays at its first revision.
+///
+/// # Errors
+/// [`StoreError::Stale`] when somebody changed it already.
+pub async fn complete(
+    db: &Db,
+    owner: TeacherId,
+    id: LessonId,
+    lesson: &Lesson,
+) -> Result<(), StoreError> {
+    let mut transaction = db.begin().await?;
+    let sql = "UPDATE lesson SET document = ? WHERE id = ? AND owner = ? AND revision = 1";
+    sqlx::query(sql).bind(Json(lesson)).bind(id).bind(owner).execute(&mut *transaction).await?;
+    let sql = "UPDATE lesson_version JOIN lesson ON lesson.id = lesson_version.lesson
+               SET lesson_version.document = ?
+               WHERE lesson = ? AND owner = ? AND lesson.revision = 1 AND lesson_version.revision = 1";
+    sqlx::query(sql).bind(Json(lesson)).bind(id).bind(owner).execute(&mut *transaction).await?;
+    transaction.commit().await?;
+    let revision = find(db, owner, id).await?.revision;
+    if revision == 1 { Ok(()) } else { Err(StoreError::Stale { revision }) }
+}
+
 /// Puts a teacher's own lesson somewhere else.
 ///
 /// # Errors

@@ -289,3 +289,19 @@ async fn a_lesson_stands_in_one_place_at_a_time() {
         }
     }
 }
+
+#[tokio::test]
+async fn a_lesson_is_completed_at_its_first_revision_only() {
+    let w = world().await;
+    let whole = a_lesson("Whole");
+    lesson::complete(&w.db, w.orla, w.lesson, &whole).await.expect("completed");
+    let kept = lesson::find(&w.db, w.orla, w.lesson).await.expect("there");
+    assert_eq!((kept.revision, &kept.lesson), (1, &whole));
+    let first = lesson::history::find(&w.db, w.orla, w.lesson, 1).await.expect("kept");
+    assert_eq!(first, whole, "what it goes back to is whole, too");
+    lesson::save(&w.db, w.orla, w.lesson, 1, &a_lesson("Changed")).await.expect("saved");
+    let late = lesson::complete(&w.db, w.orla, w.lesson, &whole).await;
+    assert!(matches!(late, Err(StoreError::Stale { revision: 2 })), "{late:?}");
+    let kept = lesson::find(&w.db, w.orla, w.lesson).await.expect("there");
+    assert_eq!(kept.lesson, a_lesson("Changed"), "nothing was changed");
+}

@@ -42,7 +42,7 @@ async function restore(revision: number): Promise<void> {
 </script>
 
 <template>
-  <el-dialog v-model="open" :title="historyWords.title" width="min(94vw, 720px)">
+  <el-dialog v-model="open" :title="historyWords.title" top="4vh" width="min(94vw, 720px)">
     <p class="soft">{{ historyWords.lead }}</p>
     <failure-note v-if="failure" :failure="failure" />
     <template v-if="looked">

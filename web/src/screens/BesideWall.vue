@@ -95,10 +95,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 .beside {
   display: grid;
   grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
-  grid-template-rows: auto auto 1fr auto;
+  align-content: start;
   gap: 14px 20px;
   min-block-size: 100vh;
-  padding: 16px 20px 0;
+  padding: 16px 20px 76px;
 }
 .waits {
   grid-column: 1 / -1;
@@ -121,13 +121,14 @@ ol {
   font-size: 1.15rem;
 }
 footer {
-  grid-column: 1 / -1;
-  position: sticky;
+  position: fixed;
+  inset-inline: 0;
   inset-block-end: 0;
   display: flex;
   align-items: center;
   gap: 14px;
   min-block-size: 56px;
+  padding-inline: 20px;
   border-block-start: 3px solid var(--honey);
   background: var(--paper);
 }

@@ -148,7 +148,7 @@ async function show(): Promise<void> {
         </div>
       </div>
 
-      <nav class="sides" :aria-label="planWords.views">
+      <nav class="tabs sides" :aria-label="planWords.views">
         <button type="button" :aria-pressed="side === 'slides'" @click="side = 'slides'">{{ planWords.slides }}</button>
         <button type="button" :aria-pressed="side === 'plan'" @click="side = 'plan'">{{ planWords.plan }}</button>
         <button type="button" :aria-pressed="side === 'look'" @click="side = 'look'">
@@ -252,24 +252,7 @@ async function show(): Promise<void> {
   gap: 10px;
 }
 .sides {
-  display: flex;
-  gap: 22px;
   margin-block-end: 22px;
-  border-block-end: 1px solid var(--line);
-}
-.sides button {
-  padding: 8px 2px;
-  border: 0;
-  border-block-end: 4px solid transparent;
-  background: none;
-  color: var(--ink-soft);
-  font: inherit;
-  cursor: pointer;
-}
-.sides button[aria-pressed='true'] {
-  border-color: var(--honey);
-  color: var(--ink);
-  font-weight: 700;
 }
 .actions .el-button {
   margin: 0;

@@ -74,7 +74,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
           <el-option v-for="(name, one) in placeNames" :key="one" :value="one" :label="name" />
         </el-select>
       </div>
-      <nav class="strands" :aria-label="words.newLesson.strand">
+      <nav class="tabs" :aria-label="words.newLesson.strand">
         <button type="button" :aria-pressed="!strand" @click="strand = undefined">{{ words.shelf.every }}</button>
         <button v-for="s in strands" :key="s" type="button" :aria-pressed="strand === s" @click="strand = s">
           {{ strandNames[s] }}
@@ -168,26 +168,6 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
 .menu .el-button {
   padding: 4px 9px;
   font-size: 1.2rem;
-}
-.strands {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 22px;
-  border-block-end: 1px solid var(--line);
-}
-.strands button {
-  padding: 8px 2px;
-  border: 0;
-  border-block-end: 4px solid transparent;
-  background: none;
-  color: var(--ink-soft);
-  font: inherit;
-  cursor: pointer;
-}
-.strands button[aria-pressed='true'] {
-  border-color: var(--honey);
-  color: var(--ink);
-  font-weight: 700;
 }
 .body {
   display: grid;

@@ -161,7 +161,7 @@ async fn offer_lesson(
     let title = &offer.ladder.title;
     let hung = store::ladder::create(&app.db, teacher.0, id, title, &ladder, plan).await?;
     offer.lesson.hang(hung);
-    store::lesson::save(&app.db, teacher.0, id, 1, &offer.lesson).await?;
+    store::lesson::complete(&app.db, teacher.0, id, &offer.lesson).await?;
     Ok(Json(Made { id }))
 }
 
@@ -182,7 +182,7 @@ async fn copy_lesson(
         let hung = store::ladder::create(&app.db, teacher.0, new, title, &old.ladder, plan).await?;
         copy.rehang(old.id, hung);
     }
-    store::lesson::save(&app.db, teacher.0, new, 1, &copy).await?;
+    store::lesson::complete(&app.db, teacher.0, new, &copy).await?;
     Ok(Json(Made { id: new }))
 }
 
