@@ -4,7 +4,7 @@ use crate::PATIENCE_S;
 use std::io::{BufRead, BufReader};
 use std::mem::ManuallyDrop;
 use std::process::{Child, Command, Stdio};
-use std::time::Duration;
+use std::time::{Duration, Instant};
 use thirtyfour::prelude::*;
 
 /// A browser with one window.
@@ -90,12 +90,16 @@ impl Browser {
     /// # Panics
     /// When it does not come.
     pub async fn see(&self, xpath: &str) -> WebElement {
-        let query = self.driver.query(By::XPath(xpath)).and_displayed();
-        let wait = query.wait(Duration::from_secs(PATIENCE_S), Duration::from_millis(60));
-        match wait.first().await {
-            Ok(found) => found,
-            Err(_) => panic!("not seen: {xpath}\nthe page says: {}", self.text().await),
+        let since = Instant::now();
+        let patience = Duration::from_secs(PATIENCE_S);
+        while let Some(left) = patience.checked_sub(since.elapsed()) {
+            let query = self.driver.query(By::XPath(xpath)).and_displayed();
+            // What is looked at may go just then: another look finds what came in its place.
+            if let Ok(found) = query.wait(left, Duration::from_millis(60)).first().await {
+                return found;
+            }
         }
+        panic!("not seen: {xpath}\nthe page says: {}", self.text().await);
     }
 
     /// Waits until the page shows `text` somewhere.
