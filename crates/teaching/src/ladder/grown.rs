@@ -5,7 +5,7 @@ use crate::picture;
 use crate::problem::Posed;
 use crate::skill::Skill;
 use crate::working::{Draft, Working, WorkingLine};
-use algebra::{Expr, ExprKind, Line};
+use algebra::{Expr, ExprKind, Function, Line};
 
 /// What a working is told from.
 #[derive(Clone, Copy)]
@@ -31,7 +31,10 @@ pub(super) fn picture(told: &Told, figure: Option<&Figure>, lines: &mut [Working
             line.figure = skill.line_picture(posed, method, written);
         }
     }
-    let of_line = if is_inequality(&posed.line) {
+    // A problem with a picture of its own keeps it.
+    let of_line = if figure.is_some() {
+        None
+    } else if is_inequality(&posed.line) {
         picture::of_solutions(&posed.line)
     } else if is_curved(&posed.line) {
         picture::of_sides(&posed.line)
@@ -75,7 +78,8 @@ fn is_curved(line: &Line) -> bool {
             ExprKind::Power(base, exponent) => {
                 return !base.symbols().is_empty() || !exponent.symbols().is_empty();
             }
-            ExprKind::Call { arguments, .. } => {
+            // Angles are asked for in degrees, and have triangles for their pictures.
+            ExprKind::Call { function: Function::Log | Function::Ln, arguments } => {
                 return arguments.iter().any(|argument| !argument.symbols().is_empty());
             }
             ExprKind::Root { radicand, .. } => radicand,

@@ -166,7 +166,16 @@ fn other_ways(posed: Posed, a: i64, b: i64, sign: char) -> Posed {
         .then(&value.to_string(), "Jump the ones");
     let up = (b + 9) / 10 * 10;
     let (more, back) = (up - b, if sign == '+' { '-' } else { '+' });
-    let posed = posed.way("number-line", line_way);
+    let (last, mut at) = (line_way.count() - 1, a);
+    let mut jumps: Vec<(String, i64, String)> = Vec::new();
+    for part in [100 * h, 10 * t, o].into_iter().filter(|part| *part > 0) {
+        at = if sign == '+' { at + part } else { at - part };
+        jumps.push((format!("{sign}{part}"), at, at.to_string()));
+    }
+    let way: Vec<(&str, i64, &str)> =
+        jumps.iter().map(|(jump, at, stop)| (jump.as_str(), *at, stop.as_str())).collect();
+    let walked = pictured::jumps((a, &a.to_string()), &way, 1);
+    let posed = posed.way("number-line", line_way).grows("number-line", [(last, walked)]);
     let blocks = |n: i64| {
         let [o, t, h] = digits(n);
         format!("({} + {} + {o})", 100 * h, 10 * t)
@@ -174,7 +183,16 @@ fn other_ways(posed: Posed, a: i64, b: i64, sign: char) -> Posed {
     let by_parts = Lines::start(&format!("{a} {sign} {b}"))
         .then(&format!("{} {sign} {}", blocks(a), blocks(b)), "Lay both as hundreds, tens and ones")
         .then(&value.to_string(), "Put together what belongs together, and regroup");
-    let posed = posed.way("blocks", by_parts);
+    let laid = |n: i64| {
+        let [o, t, h] = digits(n);
+        [h, t, o]
+    };
+    let [x, y] = [a, b].map(laid);
+    // Both heaps together before they are regrouped; what is taken away is not laid.
+    let heaped =
+        (sign == '+').then(|| (1, pictured::blocks([x[0] + y[0], x[1] + y[1], x[2] + y[2]])));
+    let result = (value < 1000).then(|| (by_parts.count() - 1, pictured::blocks(laid(value))));
+    let posed = posed.way("blocks", by_parts).grows("blocks", heaped.into_iter().chain(result));
     if more == 0 {
         return posed;
     }

@@ -105,10 +105,17 @@ fn worked(posed: Posed, parts: [i64; 3]) -> Posed {
     posed
         .way("regroup-ones-first", lines.then(&n.to_string(), "Write the digits"))
         .way("table", table)
+        .grows("table", [(0, columns(&[parts])), (2, columns(&[parts, regrouped]))])
         .grows(
             "regroup-ones-first",
             [(0, pictured::blocks(parts)), (last, pictured::blocks(regrouped))],
         )
+}
+
+/// A place-value table, a column for each way to write the number.
+fn columns(ways: &[[i64; 3]]) -> Figure {
+    let row = |place: usize| ways.iter().map(|way| way[place]).collect::<Vec<_>>();
+    pictured::table(&[("hundreds", row(0)), ("tens", row(1)), ("ones", row(2))])
 }
 
 fn tens(n: i64) -> String {
