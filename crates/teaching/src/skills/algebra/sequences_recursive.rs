@@ -3,7 +3,7 @@
 //! Method: a table, one term after the other. Source: Fibonacci, *Liber abaci*, chapter 12; a drone has a mother only, a
 //! queen has both parents. What counts as nice: terms below 1000.
 
-use crate::figure::TreeNode;
+use crate::figure::{Place, TreeNode};
 use crate::skills::kit::*;
 
 /// The skill `sequences.recursive`.
@@ -300,10 +300,30 @@ fn settles(draw: &mut Draw) -> Posed {
     .slip((gain * 10 / tenths).to_string(), "operations-swapped")
     .slip((start + gain).to_string(), "first-term-used-again")
     .near([(limit / 10).to_string()])
+    .figure(week_by_week(start, tenths, gain))
     .answered(format!("It settles at {limit} {verb}."), verb);
     match board(&equation, "L", None) {
         Some(working) => posed.way("table", working),
         None => posed,
+    }
+}
+
+/// What is there after each of the first weeks, in whole numbers, as points of a plot.
+#[expect(clippy::cast_precision_loss, reason = "numbers of a drawing are small")]
+fn week_by_week(start: i64, tenths: i64, gain: i64) -> Figure {
+    let weeks = std::iter::successors(Some(start), |now| Some((now * tenths + 5) / 10 + gain));
+    let counts: Vec<i64> = weeks.take(9).collect();
+    let top = counts.iter().copied().max().unwrap_or(1) as f64;
+    let point = |(week, &count): (u32, &i64)| Place {
+        at: [f64::from(week), count as f64],
+        label: String::new(),
+    };
+    Figure::Graph {
+        letter: "week".into(),
+        x: [-0.5, 9.9],
+        y: [-top / 12.0, top * 1.15],
+        curves: Vec::new(),
+        points: (0..).zip(&counts).map(point).collect(),
     }
 }
 
