@@ -273,8 +273,7 @@ fn how_many(draw: &mut Draw) -> Posed {
         word,
         vec![line(&claim)],
     )
-    .slip(others[0], "second-term-not-multiplied")
-    .near([others[1]])
+    .near(others)
     .way(
         "balance",
         Lines::start(&equation)

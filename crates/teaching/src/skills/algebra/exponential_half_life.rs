@@ -384,9 +384,8 @@ fn on_a_curve(draw: &mut Draw) -> Posed {
         "t",
         from_int(half_life),
     )
-    .slip((2 * half_life).to_string(), "start-halved-each-time")
-    .slip(until.to_string(), "one-halving-off")
-    .near([(half_life + 1).to_string(), start.to_string()])
+    .slip((2 * half_life).to_string(), "one-halving-off")
+    .near([until, half_life + 1, start].map(|time| time.to_string()))
     .figure(drawn(vec![point(0, start)]))
     .way(
         "halve-step-by-step",

@@ -200,8 +200,7 @@ fn day(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((start + weeks + 1).to_string(), "ten-as-one")
-    .near([(value + 7).to_string(), (value - 7).to_string(), (value + 1).to_string()])
+    .near([value + 7, value - 7, start + weeks + 1, value + 1].map(|day| day.to_string()))
     .figure(sheet(&[]))
     .way(
         "counting",

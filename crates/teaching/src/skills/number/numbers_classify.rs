@@ -380,8 +380,8 @@ fn twelve(draw: &mut Draw) -> Posed {
     let end = format!("{answer} are rational and {} irrational.", irrational.len());
     Posed::shown(prompt, answer.to_string(), claims)
         .slip((answer - squares.len()).to_string(), "root-always-irrational")
-        .slip((answer - 1).to_string(), "repeating-as-irrational")
-        .slip((answer + 1).to_string(), "fraction-for-pi")
+        .slip((answer - 1).to_string(), "fraction-for-pi")
+        .near([answer + 1, answer - 2].map(|count| count.to_string()))
         .grows("as-a-quotient", grown)
         .way("as-a-quotient", lines.end(end))
 }
