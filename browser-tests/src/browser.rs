@@ -207,6 +207,11 @@ impl Browser {
         self.driver.execute(script, Vec::new()).await.expect("an answer").json().clone()
     }
 
+    /// Runs a script in the page.
+    pub async fn run(&self, script: &str) {
+        self.driver.execute(script, Vec::new()).await.expect("run");
+    }
+
     /// What a promise of the page comes to.
     pub async fn ask_later(&self, promise: &str) -> serde_json::Value {
         let script = format!(

@@ -3,6 +3,7 @@
 //! What belongs here: starting and stopping them, and finding things on a page by what a person sees.
 //! What never does: anything that the core can test. The tests themselves are under `tests/`.
 
+pub mod access;
 mod browser;
 mod program;
 

@@ -1,5 +1,6 @@
 //! For everybody: small phones, the keyboard alone, names for those who listen, no broken policy.
 
+use browser_tests::access::broken_rules;
 use browser_tests::{Browser, Program};
 
 async fn signed_in(program: &Program, browser: Browser) -> Browser {
@@ -7,44 +8,13 @@ async fn signed_in(program: &Program, browser: Browser) -> Browser {
     browser
 }
 
-/// Everything that can be pressed or filled and has no name to be spoken.
-const NAMELESS: &str = "[...document.querySelectorAll('button, a, input, textarea, math-field, select')]\
-    .filter((e) => e.offsetParent && e.type !== 'hidden' && e.tabIndex >= 0)\
-    .filter((e) => !(e.innerText || '').trim() && !e.getAttribute('aria-label') \
-        && !e.getAttribute('aria-labelledby') && !e.title && !e.closest('label') \
-        && !(e.id && document.querySelector(`label[for=\"${e.id}\"]`)))\
-    .map((e) => e.outerHTML.slice(0, 160))";
-
-/// Text whose colour stands out too little from what lies behind it (WCAG 2.2, 1.4.3).
-const FAINT: &str = "(() => { \
-    const parse = (c) => (c.match(/[\\d.]+/g) || []).map(Number); \
-    const canvas = document.createElement('canvas').getContext('2d', { willReadFrequently: true }); \
-    const rgb = (c) => { canvas.clearRect(0, 0, 1, 1); canvas.fillStyle = c; canvas.fillRect(0, 0, 1, 1); \
-        return [...canvas.getImageData(0, 0, 1, 1).data]; }; \
-    const light = ([r, g, b]) => { const f = (v) => { v /= 255; return v <= 0.03928 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4 }; \
-        return 0.2126 * f(r) + 0.7152 * f(g) + 0.0722 * f(b); }; \
-    const behind = (e) => { for (; e; e = e.parentElement) { const s = getComputedStyle(e); \
-        if (s.backgroundImage !== 'none' || s.clipPath !== 'none') return undefined; \
-        const c = rgb(s.backgroundColor); if (c[3] > 250) return c; } return rgb(getComputedStyle(document.body).backgroundColor); }; \
-    const found = []; \
-    for (const e of document.querySelectorAll('p, span, a, button, h1, h2, h3, th, td, li, label')) { \
-        const own = [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim()); \
-        if (!own || !e.offsetParent || e.closest('[disabled], .only-heard, .katex, math-field, [aria-hidden=\"true\"]')) continue; \
-        const back = behind(e); if (!back) continue; \
-        const [a, b] = [light(rgb(getComputedStyle(e).color)), light(back)].sort((x, y) => y - x); \
-        const ratio = (a + 0.05) / (b + 0.05); \
-        if (ratio < 4.5) found.push(`${e.textContent.trim().slice(0, 40)}: ${ratio.toFixed(2)}`); } \
-    return found; })()";
-
 async fn check(browser: &Browser, what: &str) {
     // Colours that still fade are neither the old nor the new ones.
     browser.until("document.getAnimations().every((a) => a.playState !== 'running')").await;
     let wide = "document.documentElement.scrollWidth <= document.documentElement.clientWidth";
     assert_eq!(browser.ask(wide).await, true, "{what} is wider than its window");
-    let nameless = browser.ask(NAMELESS).await;
-    assert_eq!(nameless, serde_json::json!([]), "{what} has things without a name");
-    let faint = browser.ask(FAINT).await;
-    assert_eq!(faint, serde_json::json!([]), "{what} has faint text");
+    let broken = broken_rules(browser).await;
+    assert!(broken.is_empty(), "{what} breaks rules:\n{}", broken.join("\n"));
     let headings = browser.count("h1").await;
     assert!(headings <= 1, "{what} has {headings} main headings");
     assert_eq!(browser.ask("document.documentElement.lang").await, "en", "{what}");

@@ -41,7 +41,7 @@ function leave(name: string): void {
         <p>{{ named.says }}</p>
         <div class="deeds">
           <el-button v-if="named.mend" type="primary" size="small" @click="emit('mend', named.name)">
-            <template v-if="named.kind === 'minutes'">{{ named.mend }}</template>
+            <template v-if="named.kind === 'minutes-do-not-add'">{{ named.mend }}</template>
             <math-text v-else :text="lookWords.mend(shown(named.mend))" />
           </el-button>
           <el-button size="small" @click="named.place.slide ? emit('slide', named.place.slide) : emit('plan')">{{ lookWords.go }}</el-button>

@@ -5,6 +5,7 @@ use super::{Poly, Quotient};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::number::Rational;
 use crate::unit::{Base, Unit};
+use smallvec::{SmallVec, smallvec};
 use std::cmp::Ordering;
 use std::collections::BTreeSet;
 use std::sync::Arc;
@@ -243,13 +244,16 @@ fn size(value: &Quotient) -> Expr {
 /// The order of monomials is the lexicographic one, in which the first atom weighs most; it goes
 /// together with multiplication, so the last term of a polynomial is its leading term.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
-pub struct Monomial(Vec<(Atom, u32)>);
+pub struct Monomial(Powers);
+
+/// Most monomials of school mathematics have one or two atoms: those need no memory of their own.
+type Powers = SmallVec<[(Atom, u32); 2]>;
 
 impl Monomial {
     /// The atom to the first power.
     #[must_use]
     pub fn atom(atom: Atom) -> Self {
-        Self(vec![(atom, 1)])
+        Self(smallvec![(atom, 1)])
     }
 
     /// The atoms and their exponents.
@@ -302,7 +306,7 @@ impl Monomial {
         if self.is_one() {
             return other.clone();
         }
-        let mut product = Vec::with_capacity(self.0.len() + other.0.len());
+        let mut product = Powers::with_capacity(self.0.len() + other.0.len());
         let (mut a, mut b) = (self.0.iter().peekable(), other.0.iter().peekable());
         loop {
             let order = match (a.peek(), b.peek()) {

@@ -1,6 +1,6 @@
 //! Equalities, inequalities and chains in a text: between dollar signs, or written plainly in a sentence.
 
-use super::{Finding, Kind};
+use super::{Finding, Kind, reading};
 use algebra::write::{latex_line, text, text_line};
 use algebra::{
     Expr, Line, Options, Relation, StepVerdict, judge_alone, read_latex, read_line_with,
@@ -19,9 +19,13 @@ struct Claim<'a> {
     is_latex: bool,
 }
 
-/// False claims of a text.
+/// False claims of a text. What it asks about, or warns of, it does not claim.
 pub(super) fn look(text: &str) -> Vec<Finding> {
-    claims(text).into_iter().filter_map(|claim| wrong(&claim)).collect()
+    reading::sentences(text)
+        .into_iter()
+        .filter(|sentence| !sentence.ends_with('?') && !reading::is_warning(sentence))
+        .flat_map(|sentence| claims(sentence).into_iter().filter_map(|claim| wrong(&claim)))
+        .collect()
 }
 
 /// A finding where a claim is proved to be false.
@@ -30,8 +34,63 @@ fn wrong(claim: &Claim) -> Option<Finding> {
         return None;
     }
     let StepVerdict::NotEquivalent(_) = judge_alone(&claim.line) else { return None };
+    // `36 ÷ 4 = 9 cm` is how it is said: the unit comes with the result.
+    if has_bare_side(claim)
+        && let Some(bare) = bare(claim)
+    {
+        let claim = Claim { line: bare, ..*claim };
+        return match judge_alone(&claim.line) {
+            StepVerdict::NotEquivalent(_) => Some(told(&claim)),
+            _ => None,
+        };
+    }
+    Some(told(claim))
+}
+
+fn told(claim: &Claim) -> Finding {
     let (mend, says) = mended(claim);
-    Some(Finding::new(Kind::FalseClaim, claim.written, says).mended(mend))
+    Finding::new(kind_of(claim), claim.written, says).mended(mend)
+}
+
+/// Whether units stand on one side and none on another.
+fn has_bare_side(claim: &Claim) -> bool {
+    let sides: Vec<bool> = claim
+        .written
+        .replace("\\text", "")
+        .split(SIGNS)
+        .map(|side| side.chars().any(char::is_alphabetic) && !side.contains('\\'))
+        .collect();
+    sides.contains(&true) && sides.contains(&false)
+}
+
+/// A claim without its units.
+fn bare(claim: &Claim) -> Option<Line> {
+    let bare: String = claim
+        .written
+        .replace("\\text", " ")
+        .chars()
+        .filter(|sign| !(sign.is_alphabetic() || "²³{}\\".contains(*sign)) || *sign == 'π')
+        .collect();
+    read_line_with(&bare, Options::default()).ok().map(|read| read.line)
+}
+
+/// What kind of fault a false claim is.
+fn kind_of(claim: &Claim) -> Kind {
+    let Line::Relations { sides, relations } = &claim.line else { return Kind::FalseEquality };
+    if relations.contains(&Relation::Approximate) {
+        return Kind::RoundingWrong;
+    }
+    // Right but for its units.
+    let has_units = claim.written.chars().any(char::is_alphabetic) && !claim.is_latex
+        || claim.written.contains("\\text");
+    let holds = || {
+        bare(claim).is_some_and(|line| matches!(judge_alone(&line), StepVerdict::Equivalent { .. }))
+    };
+    match sides.len() {
+        _ if has_units && holds() => Kind::UnitWrong,
+        3.. => Kind::FalseChain,
+        _ => Kind::FalseEquality,
+    }
 }
 
 /// Whether a line says something that is true or false by itself: it has a relation and no letter to be solved for, or
@@ -71,6 +130,19 @@ fn mended(claim: &Claim) -> (Option<String>, String) {
     let says = format!("{} is {}, not {}.", text(left), text(&value), text(right));
     // Only a number that stands alone is put right by itself; what comes after it may hang on it.
     let is_last = at + 2 == sides.len() && right.as_plain_number().is_some();
+    let rounded = Line::Relations {
+        sides: vec![left.clone(), right.clone()],
+        relations: vec![Relation::Approximate],
+    };
+    // `√50 = 7.07` is right but for its sign.
+    if is_last
+        && claim.written.matches('=').count() == 1
+        && matches!(judge_alone(&rounded), StepVerdict::Equivalent { .. })
+    {
+        let sign = if claim.is_latex { "\\approx" } else { "≈" };
+        let says = format!("{} is only nearly {}: write ≈.", text(left), text(right));
+        return (Some(claim.written.replacen('=', sign, 1)), says);
+    }
     if !is_last {
         return (None, says);
     }
@@ -146,13 +218,14 @@ fn belongs(sign: char) -> bool {
 /// Units that may stand behind a number of a claim.
 const UNITS: &[&str] = &[
     "mm", "cm", "dm", "m", "km", "mg", "g", "kg", "mL", "ml", "cL", "L", "l", "s", "min", "h",
-    "cm²", "m²", "cm³",
+    "cm²", "m²", "cm³", "m³", "mm²", "km²", "km/h", "m/s", "g/cm³", "kg/m³",
 ];
 
 /// The words around a relation sign that can belong to its claim.
 fn stretch(text: &str, sign: usize) -> (usize, usize) {
     let word_fits = |word: &str| {
         UNITS.contains(&word.trim_end_matches(['.', ',', ';', '?', '!', ')']))
+            || (word.chars().count() > 3 && reading::unit_named(word).is_some())
             || (word.chars().all(belongs) && !word.is_empty())
             || is_number_with_unit(word)
     };
@@ -181,6 +254,15 @@ fn stretch(text: &str, sign: usize) -> (usize, usize) {
     (from, to)
 }
 
+/// A claim with the words for units as their symbols.
+fn in_symbols(part: &str) -> String {
+    let symbol = |word: &str| match reading::unit_named(word) {
+        Some(unit) if word.chars().count() > 2 => unit.symbol().to_owned(),
+        _ => word.to_owned(),
+    };
+    part.split(' ').map(symbol).collect::<Vec<_>>().join(" ")
+}
+
 /// `15cm`, `3kg.`
 fn is_number_with_unit(word: &str) -> bool {
     let at = word.find(|sign: char| !(sign.is_ascii_digit() || sign == '.')).unwrap_or(word.len());
@@ -194,6 +276,11 @@ fn readable(words: &str) -> Option<Claim<'_>> {
     starts.extend(trimmed.match_indices(' ').map(|(at, _)| at + 1));
     for start in starts {
         let part = trimmed[start..].trim();
+        // `x + 3 = 10`: what stands behind a sign belongs to what stands before it.
+        if trimmed[..start].trim_end().ends_with(|sign: char| "+-−–×·÷*/^(:".contains(sign))
+        {
+            continue;
+        }
         if !part.contains(SIGNS)
             || !part.starts_with(|sign: char| sign.is_ascii_digit() || "(-−√π".contains(sign))
         {
@@ -201,7 +288,8 @@ fn readable(words: &str) -> Option<Claim<'_>> {
         }
         let quantities = part.chars().any(char::is_alphabetic);
         let options = Options { quantities, ..Options::default() };
-        if let Ok(read) = read_line_with(part, options)
+        let short = if quantities { in_symbols(part) } else { part.to_owned() };
+        if let Ok(read) = read_line_with(&short, options)
             && matches!(read.line, Line::Relations { .. })
         {
             return Some(Claim { written: part, line: read.line, is_latex: false });

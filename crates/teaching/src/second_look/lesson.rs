@@ -1,42 +1,14 @@
 //! A whole lesson: every text of it, its questions, its plan, what stands twice, and what is used before it is defined.
 
-use super::{Finding, Kind, look_at_text, questions};
-use crate::lesson::{Block, Lesson, Slide, mends};
-use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+use super::reading::has_word;
+use super::task::{Placed, Task};
+use super::{
+    Finding, Kind, Spot, Spotted, look_at_task, look_at_text, objectives, people, questions,
+};
+use crate::lesson::{Asks, Block, Lesson, Slide, mends};
 
 /// More characters than this on one slide are set too small for the back row.
 const BACK_ROW: usize = 620;
-
-/// Where something is wrong.
-#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Spot {
-    /// The id of the slide; the plan when absent.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub slide: Option<u32>,
-    /// Which block of it, from 0.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub block: Option<usize>,
-}
-
-/// A finding with its place.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
-pub struct Spotted {
-    /// Where.
-    pub place: Spot,
-    /// What.
-    #[serde(flatten)]
-    pub finding: Finding,
-}
-
-impl Spotted {
-    /// The same thing in the same words on the same slide has the same name, so that what was dismissed stays so.
-    #[must_use]
-    pub fn name(&self) -> String {
-        let slide = self.place.slide.map_or_else(|| "plan".to_owned(), |id| id.to_string());
-        format!("{:?} {slide} {}", self.finding.kind, self.finding.found)
-    }
-}
 
 /// Everything that is wrong with a lesson as it stands, in the order in which it is read.
 #[must_use]
@@ -46,13 +18,14 @@ pub fn look(lesson: &Lesson) -> Vec<Spotted> {
     for (index, slide) in lesson.slides.iter().enumerate() {
         found.extend(of_slide(slide));
         for (at, block) in slide.blocks.iter().enumerate() {
-            let place = Spot { slide: Some(slide.id), block: Some(at) };
+            let place = Spot { slide: Some(slide.id), block: Some(at), line: None };
             let all = of_block(block).into_iter().map(|finding| Spotted { place, finding });
             found.extend(all);
+            found.extend(task(slide, block, place).iter().flat_map(look_at_task));
             let Some(problem) = problem(block) else { continue };
             if problems.contains(&problem) {
                 let says = "This problem stands in the lesson twice.";
-                let finding = Finding::new(Kind::Repeated, problem.as_str(), says);
+                let finding = Finding::new(Kind::DuplicateProblem, problem.as_str(), says);
                 found.push(Spotted { place, finding });
             }
             problems.push(problem);
@@ -75,7 +48,8 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
     };
     if let Some(says) = says {
         let mend = mends(&lesson.phases, lesson.minutes).into_iter().next();
-        let finding = Finding::new(Kind::Minutes, "", says).mended(mend.map(|mend| mend.says));
+        let finding =
+            Finding::new(Kind::MinutesDoNotAdd, "", says).mended(mend.map(|mend| mend.says));
         found.push(Spotted { place: Spot::default(), finding });
     }
     let blocks = || lesson.slides.iter().flat_map(|slide| &slide.blocks);
@@ -88,9 +62,26 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
         for objective in lesson.objectives.iter().filter(|text| !text.trim().is_empty()) {
             let says =
                 "Nothing in this lesson practises it: add a question, a problem or a ladder.";
-            let finding = Finding::new(Kind::NotPractised, objective.as_str(), says);
+            let finding = Finding::new(Kind::ObjectiveUnpractised, objective.as_str(), says);
             found.push(Spotted { place: Spot::default(), finding });
         }
+    }
+    let goals: Vec<Placed> = lesson
+        .objectives
+        .iter()
+        .map(|text| Placed { place: Spot::default(), text: text.clone() })
+        .collect();
+    let practice: Vec<String> = blocks()
+        .filter(|block| practises(block))
+        .map(|block| {
+            // What is drawn, and what a ladder is called, tells what it practises too.
+            let pictures = block.figures().into_iter().map(labels).collect::<Vec<_>>().join(" ");
+            format!("{} {} {pictures}", block.texts().join(" "), worked(block))
+        })
+        .collect();
+    // A ladder may practise anything its title does not tell.
+    if !blocks().any(|block| matches!(block, Block::Ladder { .. } | Block::Practice { .. })) {
+        found.extend(objectives::look(&goals, &practice));
     }
     for text in lesson.objectives.iter().chain(&lesson.sheet.criteria) {
         for finding in look_at_text(text) {
@@ -100,9 +91,19 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
     found
 }
 
+/// The lines of a working.
+fn worked(block: &Block) -> String {
+    match block {
+        Block::WorkedExample { example } => {
+            example.working.iter().map(|line| line.line.math.as_str()).collect::<Vec<_>>().join(" ")
+        }
+        _ => String::new(),
+    }
+}
+
 /// The heading, the notes, and how much stands on a slide.
 fn of_slide(slide: &Slide) -> Vec<Spotted> {
-    let place = Spot { slide: Some(slide.id), block: None };
+    let place = Spot { slide: Some(slide.id), ..Spot::default() };
     let mut all: Vec<Finding> =
         [&slide.title, &slide.notes].into_iter().flat_map(|text| look_at_text(text)).collect();
     if slide.title.trim().is_empty() {
@@ -111,7 +112,7 @@ fn of_slide(slide: &Slide) -> Vec<Spotted> {
     let length: usize = slide.blocks.iter().map(size).sum();
     if length > BACK_ROW {
         let says = "There is more on this slide than the back row can read. Split it in two.";
-        all.push(Finding::new(Kind::TooFull, slide.title.as_str(), says));
+        all.push(Finding::new(Kind::SmallText, slide.title.as_str(), says));
     }
     all.into_iter().map(|finding| Spotted { place, finding }).collect()
 }
@@ -135,9 +136,7 @@ fn of_block(block: &Block) -> Vec<Finding> {
         Block::Question { prompt, asks } => {
             let mut found = questions::look(prompt, asks);
             // A claim that is asked about may be false.
-            if let crate::lesson::Asks::Open { answer: text }
-            | crate::lesson::Asks::TrueOrFalse { why: text, .. } = asks
-            {
+            if let Asks::Open { answer: text } | Asks::TrueOrFalse { why: text, .. } = asks {
                 found.extend(look_at_text(text));
             }
             found
@@ -153,9 +152,52 @@ fn of_block(block: &Block) -> Vec<Finding> {
             if texts.iter().all(|text| text.trim().is_empty()) {
                 return vec![Finding::new(Kind::Empty, "", "This part of the slide is empty.")];
             }
-            texts.into_iter().flat_map(look_at_text).collect()
+            let mut found: Vec<Finding> =
+                texts.iter().flat_map(|text| look_at_text(text)).collect();
+            found.extend(texts.into_iter().filter_map(people::within_text));
+            found
         }
     }
+}
+
+/// A question as what it asks, with the pictures of its slide.
+fn task(slide: &Slide, block: &Block, place: Spot) -> Option<Task> {
+    let Block::Question { prompt, asks } = block else { return None };
+    let pictures = slide.blocks.iter().enumerate().filter_map(|(at, block)| match block {
+        Block::Picture { figure, .. } => {
+            let place = Spot { block: Some(at), ..place };
+            Some(Placed { place, text: labels(figure) })
+        }
+        _ => None,
+    });
+    let answer = match asks {
+        Asks::Open { answer } if !answer.trim().is_empty() => {
+            Some(Placed { place, text: answer.clone() })
+        }
+        _ => None,
+    };
+    let task = Task {
+        answer,
+        pictures: pictures.collect(),
+        is_marked: !matches!(asks, Asks::Open { .. }),
+        ..Task::asking(place, prompt.as_str())
+    };
+    (!prompt.trim().is_empty()).then_some(task)
+}
+
+/// The words that stand on a picture.
+fn labels(figure: &crate::figure::Figure) -> String {
+    fn collect(value: &serde_json::Value, found: &mut Vec<String>) {
+        match value {
+            serde_json::Value::String(text) => found.push(text.clone()),
+            serde_json::Value::Array(all) => all.iter().for_each(|one| collect(one, found)),
+            serde_json::Value::Object(all) => all.values().for_each(|one| collect(one, found)),
+            _ => {}
+        }
+    }
+    let mut found = Vec::new();
+    collect(&serde_json::to_value(figure).unwrap_or_default(), &mut found);
+    found.join(" ; ")
 }
 
 /// What a block asks to be worked, so that two of them can be told apart.
@@ -195,23 +237,13 @@ fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
             let uses = texts.iter().any(|text| has_word(text, &word) && !announces(text));
             if own && uses {
                 let says = format!("“{word}” is used here, and defined on a later slide only.");
-                let place = Spot { slide: Some(slide.id), block: Some(at) };
-                let finding = Finding::new(Kind::UsedBeforeDefined, word.as_str(), says);
+                let place = Spot { slide: Some(slide.id), block: Some(at), line: None };
+                let finding = Finding::new(Kind::TermBeforeDefinition, word.as_str(), says);
                 found.push(Spotted { place, finding });
             }
         }
     }
     found
-}
-
-/// Whether a text has a word, as a word of its own.
-fn has_word(text: &str, word: &str) -> bool {
-    let text = text.to_lowercase();
-    text.match_indices(word).any(|(at, _)| {
-        let before = text[..at].chars().next_back();
-        let after = text[at + word.len()..].chars().next();
-        !before.is_some_and(char::is_alphanumeric) && !after.is_some_and(char::is_alphanumeric)
-    })
 }
 
 #[cfg(test)]
@@ -262,10 +294,10 @@ mod tests {
         assert_eq!(
             told,
             [
-                (Kind::Minutes, None, None),
-                (Kind::NotPractised, None, None),
-                (Kind::FalseClaim, Some(1), Some(1)),
-                (Kind::UsedBeforeDefined, Some(1), Some(0)),
+                (Kind::MinutesDoNotAdd, None, None),
+                (Kind::ObjectiveUnpractised, None, None),
+                (Kind::FalseEquality, Some(1), Some(1)),
+                (Kind::TermBeforeDefinition, Some(1), Some(0)),
                 (Kind::Empty, Some(3), Some(0)),
             ]
         );
@@ -283,6 +315,6 @@ mod tests {
         ]);
         let told: Vec<Kind> =
             look(&lesson).into_iter().map(|spotted| spotted.finding.kind).collect();
-        assert_eq!(told, [Kind::TooFull, Kind::Repeated]);
+        assert_eq!(told, [Kind::SmallText, Kind::DuplicateProblem]);
     }
 }

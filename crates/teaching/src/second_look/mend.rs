@@ -1,7 +1,7 @@
 //! What is done with a finding: mended in one go, or dismissed with a reason.
 
-use super::Kind;
-use super::lesson::{Spotted, look};
+use super::lesson::look;
+use super::{Kind, Spotted};
 use crate::lesson::{Lesson, mends};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -48,7 +48,7 @@ pub fn mended(lesson: &Lesson, name: &str) -> Option<Lesson> {
         look(lesson).into_iter().find(|spotted| spotted.name() == name)?;
     let mend = finding.mend?;
     let mut lesson = lesson.clone();
-    if finding.kind == Kind::Minutes {
+    if finding.kind == Kind::MinutesDoNotAdd {
         let mend = mends(&lesson.phases, lesson.minutes).into_iter().next()?;
         for (phase, minutes) in lesson.phases.iter_mut().zip(mend.minutes) {
             phase.minutes = minutes;
@@ -115,13 +115,13 @@ mod tests {
 
     #[test]
     fn what_was_dismissed_stays_so_until_its_words_change() {
-        let mut lesson = lesson(&["A slip to find: 6 × 7 = 41."]);
+        let mut lesson = lesson(&["The times table: 6 × 7 = 41."]);
         let name = second_look(&lesson).open[0].name.clone();
         lesson.dismissed.push(Dismissed { name, reason: "It is there to be found.".into() });
         let look = second_look(&lesson);
         assert!(look.open.is_empty());
         assert_eq!(look.dismissed[0].dismissed.as_deref(), Some("It is there to be found."));
-        lesson.slides[0].blocks[0] = Block::Text { text: "A slip to find: 6 × 7 = 43.".into() };
+        lesson.slides[0].blocks[0] = Block::Text { text: "The times table: 6 × 7 = 43.".into() };
         assert_eq!(second_look(&lesson).open.len(), 1);
     }
 }

@@ -1,4 +1,4 @@
-//! Questions: that they ask something, that their choices can be made, and that their answers are the answers.
+//! Questions: that they ask something, that their choices can be made, and that what is marked as true is true.
 
 use super::{Finding, Kind};
 use crate::lesson::Asks;
@@ -8,23 +8,24 @@ use algebra::{Line, StepVerdict, compare, judge_alone, read_latex, read_line};
 pub(super) fn look(prompt: &str, asks: &Asks) -> Vec<Finding> {
     let mut found = Vec::new();
     if prompt.trim().is_empty() {
-        found.push(Finding::new(Kind::NoQuestion, "", "This question has no words yet."));
+        found.push(Finding::new(Kind::Empty, "", "This question has no words yet."));
         return found;
     }
     match asks {
-        Asks::Open { answer } => found.extend(open(prompt, answer)),
+        // What is answered in one's own words is worked and compared with the other tasks.
+        Asks::Open { .. } => {}
         Asks::Choice { choices } => {
             let right = choices.iter().filter(|choice| choice.right).count();
             match right {
                 _ if choices.len() < 2 => {
                     found.push(Finding::new(
-                        Kind::BadChoice,
+                        Kind::NotAnswerable,
                         prompt,
                         "There is nothing to choose from: offer two choices or more.",
                     ));
                 }
                 0 => found.push(Finding::new(
-                    Kind::BadChoice,
+                    Kind::AnswerMissing,
                     prompt,
                     "No choice is marked as right.",
                 )),
@@ -42,7 +43,7 @@ pub(super) fn look(prompt: &str, asks: &Asks) -> Vec<Finding> {
                     choices[..at].iter().find(|other| says_the_same(&other.text, &choice.text));
                 if let Some(twin) = twin.filter(|_| !choice.text.trim().is_empty()) {
                     let says = format!("“{}” and “{}” are worth the same.", twin.text, choice.text);
-                    found.push(Finding::new(Kind::BadChoice, choice.text.as_str(), says));
+                    found.push(Finding::new(Kind::NotAnswerable, choice.text.as_str(), says));
                 }
             }
         }
@@ -58,39 +59,11 @@ pub(super) fn look(prompt: &str, asks: &Asks) -> Vec<Finding> {
                 } else {
                     "It is marked as false, but it is true."
                 };
-                found.push(Finding::new(Kind::WrongAnswer, prompt, says));
+                found.push(Finding::new(Kind::FalseStep, prompt, says));
             }
         }
     }
     found
-}
-
-/// An answer to a problem that we can work ourselves: `Solve 3x + 2 = 14`, `15% of 60`.
-fn open(prompt: &str, answer: &str) -> Option<Finding> {
-    let given = number_in(answer)?;
-    let plain = prompt.replace('$', " ");
-    let problem = plain.trim().trim_end_matches(['?', '.', ':']);
-    let worked = crate::typed::work(problem, None).ok()?;
-    let last =
-        worked.working.iter().rev().find_map(|line| algebra::read_latex(&line.latex).ok())?;
-    let right = match &last.line {
-        Line::Expression(value) => value.as_plain_number()?,
-        line => line.as_equation()?.1.as_plain_number()?,
-    };
-    (right != given).then(|| {
-        let shown = algebra::number::show(&right);
-        Finding::new(Kind::WrongAnswer, answer, format!("Worked out, it is {shown}."))
-    })
-}
-
-/// The one number that an answer is, alone or behind an equals sign.
-fn number_in(answer: &str) -> Option<algebra::Rational> {
-    let text = answer.trim().trim_matches('$').trim_end_matches('.');
-    let read = read_line(text).or_else(|_| read_latex(text)).ok()?;
-    match &read.line {
-        Line::Expression(value) => value.as_plain_number(),
-        line => line.as_equation()?.1.as_plain_number(),
-    }
 }
 
 /// The mathematics of a prompt, when it is one claim without letters.
@@ -141,26 +114,20 @@ mod tests {
     #[rustfmt::skip]
     fn a_choice_that_cannot_be_made_is_found() {
         assert_eq!(kinds("Which?", &choice(&[("$1/2$", true), ("$3/4$", false)])), []);
-        assert_eq!(kinds("Which?", &choice(&[("1/2", false), ("3/4", false)])), [Kind::BadChoice]);
-        assert_eq!(kinds("Which?", &choice(&[("$1/2$", true), ("$0.5$", false), ("2", false)])), [Kind::BadChoice]);
-        assert_eq!(kinds("Which?", &choice(&[("1", true)])), [Kind::BadChoice]);
+        assert_eq!(kinds("Which?", &choice(&[("1/2", false), ("3/4", false)])), [Kind::AnswerMissing]);
+        assert_eq!(kinds("Which?", &choice(&[("$1/2$", true), ("$0.5$", false), ("2", false)])), [Kind::NotAnswerable]);
+        assert_eq!(kinds("Which?", &choice(&[("1", true)])), [Kind::NotAnswerable]);
         assert_eq!(kinds("Which?", &choice(&[("1", true), (" ", false)])), [Kind::Empty]);
-        assert_eq!(kinds(" ", &choice(&[("1", true), ("2", false)])), [Kind::NoQuestion]);
+        assert_eq!(kinds(" ", &choice(&[("1", true), ("2", false)])), [Kind::Empty]);
         assert_eq!(kinds("Which?", &choice(&[("the oak hive", true), ("the clover hive", false)])), []);
     }
 
     #[test]
     #[rustfmt::skip]
     fn an_answer_that_is_not_the_answer_is_found() {
-        let open = |answer: &str| Asks::Open { answer: answer.into() };
-        assert_eq!(kinds("Solve $3x + 2 = 14$.", &open("x = 4")), []);
-        assert_eq!(kinds("Solve $3x + 2 = 14$.", &open("x = 5")), [Kind::WrongAnswer]);
-        assert_eq!(kinds("15% of 60", &open("9")), []);
-        assert_eq!(kinds("15% of 60", &open("90")), [Kind::WrongAnswer]);
-        assert_eq!(kinds("Why do bees dance?", &open("3 reasons")), []);
         let marked = |is_true| Asks::TrueOrFalse { is_true, why: String::new() };
         assert_eq!(kinds("$3/4 = 6/8$", &marked(true)), []);
-        assert_eq!(kinds("$3/4 = 6/8$", &marked(false)), [Kind::WrongAnswer]);
+        assert_eq!(kinds("$3/4 = 6/8$", &marked(false)), [Kind::FalseStep]);
         assert_eq!(kinds("Every square is a rectangle.", &marked(true)), []);
     }
 }

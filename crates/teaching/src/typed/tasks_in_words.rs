@@ -67,9 +67,16 @@ const KINDS: &[Kind] = &[
             "# is what percent of #",
             "# is what % of #",
             "what percent is # of #",
-            "what percent of # is #",
+            "what percentage is # of #",
+            "what % is # of #",
         ],
         lines: percent::rate_of,
+    },
+    Kind {
+        skill: "percent.rate",
+        method: "quotient",
+        patterns: &["what percent of # is #", "what percentage of # is #", "what % of # is #"],
+        lines: percent::rate_of_whole,
     },
     Kind {
         skill: "percent.change",

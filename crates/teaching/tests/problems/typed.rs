@@ -31,6 +31,10 @@ pub const ROWS: &[&str] = &[
     r"291.5 is 55% of what => n = 530 [percent.whole]",
     r"285 is 75% of what => n = 380 [percent.whole]",
     r"120 is what percent of 160 => 75% [percent.rate]",
+    // The whole stands first here; it was once taken for the part.
+    r"what percent of 344 is 86 => 25% [percent.rate]",
+    r"what percent of 60 is 96 => 160% [percent.rate]",
+    r"what percent is 86 of 344 => 25% [percent.rate]",
     r"600 is what percent of 400 => 150% [percent.rate]",
     r"11 is what percent of 220 => 5% [percent.rate]",
     r"24 is what percent of 480 => 5% [percent.rate]",

@@ -62,6 +62,12 @@ pub(super) fn rate_of(n: &[Told]) -> Option<Lines> {
     )
 }
 
+/// The same, told with the whole first: `what percent of 344 is 86`.
+pub(super) fn rate_of_whole(n: &[Told]) -> Option<Lines> {
+    let [whole, part] = n else { return None };
+    rate_of(&[part.clone(), whole.clone()])
+}
+
 fn changed(n: &[Told], up: bool) -> Option<Lines> {
     let [old, percent] = n else { return None };
     let share = &percent.value / hundred();
