@@ -5,6 +5,7 @@
 //! What belongs here: layout, and the description of a picture for those who cannot see it. What never
 //! does: the numbers themselves (their types live in `teaching`), HTTP, SQL, fonts.
 
+pub mod image;
 pub mod pictures;
 pub mod scene;
 pub mod svg;

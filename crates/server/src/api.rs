@@ -23,6 +23,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::second_look::router())
         .merge(routes::shelf::router())
         .merge(routes::history::router())
+        .merge(routes::images::router())
         .merge(routes::ladders::router())
         .merge(routes::desks::router())
         .route("/api/{*rest}", axum::routing::any(routes::nothing_here))

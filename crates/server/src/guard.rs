@@ -42,6 +42,8 @@ pub(crate) async fn headers(request: Request, next: Next) -> Response {
     // Files of the front end carry their content's hash in their name.
     let cache = if path.starts_with("/assets/") {
         "public, max-age=31536000, immutable"
+    } else if path.starts_with("/api/images/") {
+        "private, max-age=31536000, immutable"
     } else if path.starts_with("/api/") {
         "no-store"
     } else {

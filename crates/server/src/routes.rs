@@ -4,6 +4,7 @@ pub(crate) mod bench;
 pub(crate) mod desks;
 pub(crate) mod examples;
 pub(crate) mod history;
+pub(crate) mod images;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
 pub(crate) mod scenarios;

@@ -106,6 +106,19 @@ pub async fn of_lesson(
     Ok(rows.into_iter().map(kept).collect())
 }
 
+/// Every ladder of a teacher that hangs on a lesson of the shelf, the newest first.
+///
+/// # Errors
+/// The database does not answer.
+pub async fn of_teacher(db: &Db, owner: TeacherId) -> Result<Vec<KeptLadder>, StoreError> {
+    let sql =
+        "SELECT ladder.id, lesson, ladder.title, link, hints, ladder.document, plan FROM ladder
+               JOIN lesson ON lesson.id = ladder.lesson
+               WHERE ladder.owner = ? AND lesson.place = 'shelf' ORDER BY ladder.id DESC LIMIT 500";
+    let rows: Vec<Row> = sqlx::query_as(sql).bind(owner).fetch_all(db).await?;
+    Ok(rows.into_iter().map(kept).collect())
+}
+
 /// The ladder whose Step Desk `link` opens.
 ///
 /// # Errors

@@ -7,6 +7,7 @@
 pub mod bench;
 mod database;
 pub mod desk;
+pub mod image;
 pub mod ladder;
 pub mod lesson;
 pub mod scenario;

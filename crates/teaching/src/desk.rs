@@ -1,11 +1,13 @@
 //! The Step Desk's judgement: a student's lines, each compared with the line above and with the
 //! problem.
 
+mod board;
 mod hints;
 mod keypad;
 mod shape;
 mod task;
 
+pub use board::judge_board;
 pub use keypad::{Keypad, KeypadSize};
 pub(crate) use shape::solved;
 

@@ -4,20 +4,25 @@
 //! default, so that older lessons still open; a change of meaning raises [`LESSON_VERSION`].
 
 mod block;
+mod drawn;
+mod from_text;
 mod needs;
 mod offer;
 mod phase;
 mod practice;
 mod sheet;
 mod slide;
+mod style;
 
 pub use block::{Asks, Block, Offered};
+pub use drawn::{PictureCard, PictureField, PictureOrder, picture_cards};
 pub use needs::needs;
 pub use offer::{Offer, Wanted};
 pub use phase::{Grouping, Mend, Phase, PhaseKind, mends};
 pub use practice::PracticeOrder;
 pub use sheet::{Prior, Sheet};
 pub use slide::{Checked, Slide};
+pub use style::{Colour, Meaning, Theme};
 
 use crate::figure::Figure;
 use crate::skill::Strand;
@@ -61,6 +66,12 @@ pub struct Lesson {
     pub phases: Vec<Phase>,
     /// The slides, in order.
     pub slides: Vec<Slide>,
+    /// How its slides look.
+    #[serde(default, skip_serializing_if = "Theme::is_usual")]
+    pub theme: Theme,
+    /// What has one colour wherever it stands: in the words, the mathematics and the pictures.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub meanings: Vec<Meaning>,
     /// Findings of Second Look that are no faults here.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub dismissed: Vec<Dismissed>,
@@ -113,6 +124,8 @@ impl Lesson {
             sheet: Sheet::default(),
             phases: phases(minutes),
             slides: vec![first],
+            theme: Theme::default(),
+            meanings: Vec::new(),
             dismissed: Vec::new(),
         };
         lesson.check()?;
@@ -161,6 +174,9 @@ impl Lesson {
             phase.check()?;
         }
         self.sheet.check()?;
+        if self.meanings.len() > style::MOST || !self.meanings.iter().all(Meaning::is_fine) {
+            return bad("Colour at most 6 quantities, each of at most 30 characters.");
+        }
         let is_fine = |one: &Dismissed| fits(&one.name, 5_000) && fits(&one.reason, 400);
         if self.dismissed.len() > 500 || !self.dismissed.iter().all(is_fine) {
             return bad("Keep the reason why a finding is left to 400 characters.");
@@ -192,6 +208,19 @@ impl Lesson {
                 blocks.into_iter().map(|block| block.proved(&kept)).collect::<Result<_, _>>()?;
         }
         Ok(self)
+    }
+
+    /// The lesson with one more slide, at the end of the slide's phase; what it claims is proved again. A ladder that
+    /// hangs on another lesson can still be opened from here.
+    ///
+    /// # Errors
+    /// As [`Lesson::proved`].
+    pub fn with(&self, mut slide: Slide) -> Result<Self, BadLesson> {
+        slide.id = self.slides.iter().map(|slide| slide.id).max().unwrap_or(0).saturating_add(1);
+        let last = self.slides.iter().rposition(|other| other.phase == slide.phase);
+        let mut lesson = self.clone();
+        lesson.slides.insert(last.map_or(self.slides.len(), |at| at + 1), slide);
+        lesson.proved(self)
     }
 
     /// Hangs its ladder where it waits for one: see [`Offer`].

@@ -10,7 +10,7 @@
 mod answerable;
 mod claims;
 mod contrast;
-mod document;
+pub(crate) mod document;
 mod forms;
 mod given;
 mod ladder;

@@ -5,7 +5,7 @@ mod fractions_ratio;
 mod geometry;
 pub(crate) mod kit;
 mod number;
-mod pictured;
+pub(crate) mod pictured;
 
 use crate::skill::Skill;
 

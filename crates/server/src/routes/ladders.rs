@@ -17,6 +17,7 @@ use store::lesson::LessonId;
 use teaching::bench::{Change, Plan, Strength, Version, change, sheet};
 use teaching::desk::JudgedLine;
 use teaching::ladder::{Ladder, Rung};
+use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -27,6 +28,7 @@ pub(crate) const LONGEST_TITLE: usize = 120;
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
         .routes(routes!(ladders_of_lesson, hang_ladder))
+        .routes(routes!(all_ladders))
         .routes(routes!(open_ladder))
         .routes(routes!(sheet_pdf))
         .routes(routes!(key_pdf))
@@ -185,6 +187,52 @@ async fn ladders_of_lesson(
         rungs: kept.ladder.rungs.len(),
     };
     let all = store::ladder::of_lesson(&app.db, teacher.0, lesson).await?;
+    Ok(Json(all.into_iter().map(entry).collect()))
+}
+
+/// A ladder as it stands on the shelf.
+#[derive(Serialize, ToSchema)]
+struct LadderOnShelf {
+    id: LadderId,
+    title: String,
+    /// The lesson that it hangs on.
+    lesson: LessonId,
+    rungs: usize,
+    /// The skills on it, by their titles.
+    skills: Vec<String>,
+    /// The strand of its first skill.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    strand: Option<Strand>,
+}
+
+/// Every ladder of the teacher, the newest first.
+#[utoipa::path(get, path = "/api/ladders",
+    responses((status = 200, body = Vec<LadderOnShelf>), (status = "default", body = Failure)))]
+async fn all_ladders(
+    State(app): State<App>,
+    teacher: SignedIn,
+) -> Result<Json<Vec<LadderOnShelf>>, ApiError> {
+    let entry = |kept: KeptLadder| {
+        let mut skills: Vec<String> = Vec::new();
+        let mut strand = None;
+        for rung in &kept.ladder.rungs {
+            let Some(skill) = teaching::skills::find(&rung.skill) else { continue };
+            let card = skill.card();
+            strand = strand.or(Some(card.strand));
+            if !skills.iter().any(|known| known == card.title) {
+                skills.push(card.title.to_owned());
+            }
+        }
+        LadderOnShelf {
+            id: kept.id,
+            title: kept.title,
+            lesson: kept.lesson,
+            rungs: kept.ladder.rungs.len(),
+            skills,
+            strand,
+        }
+    };
+    let all = store::ladder::of_teacher(&app.db, teacher.0).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
 }
 

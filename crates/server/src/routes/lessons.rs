@@ -10,8 +10,12 @@ use drawing::Scene;
 use serde::{Deserialize, Serialize};
 use store::lesson::LessonId;
 use teaching::Lesson;
+use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge_board};
 use teaching::figure::Figure;
-use teaching::lesson::{BadLesson, Block, Checked, Mend, Phase, PracticeOrder, mends};
+use teaching::lesson::{
+    BadLesson, Block, Checked, Mend, Phase, PictureCard, PictureOrder, PracticeOrder, mends,
+    picture_cards,
+};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -21,6 +25,8 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(open_lesson, save_lesson))
         .routes(routes!(mend_phases))
         .routes(routes!(draw_practice))
+        .routes(routes!(picture_list, draw_picture))
+        .routes(routes!(judge_spare_board))
 }
 
 /// A lesson, opened.
@@ -150,4 +156,41 @@ async fn draw_practice(
     let block = compute(move || order.block()).await?.map_err(bad)?;
     let pictures = drawn(block.figures().into_iter());
     Ok(Json(MadeBlock { pictures, block }))
+}
+
+/// The pictures that can be chosen by hand.
+#[utoipa::path(get, path = "/api/pictures",
+    responses((status = 200, body = Vec<PictureCard>), (status = "default", body = Failure)))]
+async fn picture_list(_teacher: SignedIn) -> Json<Vec<PictureCard>> {
+    Json(picture_cards())
+}
+
+/// Draws a picture from the values that were typed for it.
+#[utoipa::path(post, path = "/api/pictures", request_body = PictureOrder,
+    responses((status = 200, body = Drawing), (status = "default", body = Failure)))]
+async fn draw_picture(
+    _teacher: SignedIn,
+    Body(order): Body<PictureOrder>,
+) -> Result<Json<Drawing>, ApiError> {
+    let figure = compute(move || order.figure()).await?.map_err(bad)?;
+    Ok(Json(Drawing { scene: drawing::draw(&figure), figure }))
+}
+
+/// The lines of a spare board.
+#[derive(Deserialize, ToSchema)]
+struct BoardLines {
+    lines: Vec<DeskLine>,
+}
+
+/// Judges a spare board: each line by the one above it.
+#[utoipa::path(post, path = "/api/board", request_body = BoardLines,
+    responses((status = 200, body = Judgement), (status = "default", body = Failure)))]
+async fn judge_spare_board(
+    _teacher: SignedIn,
+    Body(board): Body<BoardLines>,
+) -> Result<Json<Judgement>, ApiError> {
+    if board.lines.len() > MOST_LINES || board.lines.iter().any(|line| line.text.len() > 2_000) {
+        return Err(ApiError::bad("A board holds 60 lines of at most 2000 characters."));
+    }
+    Ok(Json(compute(move || judge_board(&board.lines)).await?))
 }

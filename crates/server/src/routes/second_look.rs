@@ -6,15 +6,21 @@ use crate::body::Body;
 use crate::error::{ApiError, Failure};
 use crate::session::SignedIn;
 use axum::Json;
+use axum::extract::{Path, State};
 use serde::Deserialize;
+use store::ladder::LadderId;
 use teaching::Lesson;
-use teaching::second_look::{Look, mended, second_look};
+use teaching::second_look::{Look, Spotted, look_at_ladder, mended, second_look};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
-    OpenApiRouter::new().routes(routes!(look_over)).routes(routes!(mend_finding))
+    OpenApiRouter::new()
+        .routes(routes!(look_over))
+        .routes(routes!(mend_finding))
+        .routes(routes!(look_over_text))
+        .routes(routes!(look_over_ladder))
 }
 
 /// A finding of a lesson to be mended.
@@ -23,6 +29,41 @@ struct ToMend {
     lesson: Lesson,
     /// The name of the finding.
     name: String,
+}
+
+/// A text to be looked over.
+#[derive(Deserialize, ToSchema)]
+struct ToLookOver {
+    /// CommonMark, with mathematics between dollar signs.
+    text: String,
+}
+
+/// Longest text that is looked over, in bytes.
+const LONGEST: usize = 200_000;
+
+/// Looks a text over; the place of each finding is its line.
+#[utoipa::path(post, path = "/api/second-look/text", request_body = ToLookOver,
+    responses((status = 200, body = Vec<Spotted>), (status = "default", body = Failure)))]
+async fn look_over_text(
+    _teacher: SignedIn,
+    Body(to): Body<ToLookOver>,
+) -> Result<Json<Vec<Spotted>>, ApiError> {
+    if to.text.len() > LONGEST {
+        return Err(ApiError::bad("Look over at most 200,000 characters at a time."));
+    }
+    Ok(Json(compute(move || teaching::second_look::look_over(&to.text)).await?))
+}
+
+/// Looks a ladder over; the place of each finding is its rung.
+#[utoipa::path(get, path = "/api/ladders/{id}/second-look", params(("id" = u64, Path)),
+    responses((status = 200, body = Vec<Spotted>), (status = "default", body = Failure)))]
+async fn look_over_ladder(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LadderId>,
+) -> Result<Json<Vec<Spotted>>, ApiError> {
+    let kept = store::ladder::find(&app.db, teacher.0, id).await?;
+    Ok(Json(compute(move || look_at_ladder(&kept.ladder)).await?))
 }
 
 /// Looks a lesson over.

@@ -10,7 +10,7 @@ use axum::extract::{Path, Query, State};
 use serde::{Deserialize, Serialize};
 use store::lesson::{LessonId, OnShelf};
 use teaching::Lesson;
-use teaching::lesson::{Checked, Wanted};
+use teaching::lesson::{BadLesson, Checked, Slide, Wanted};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -21,6 +21,8 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(shelf, create_lesson))
         .routes(routes!(offer_lesson))
         .routes(routes!(copy_lesson))
+        .routes(routes!(take_in_lesson))
+        .routes(routes!(send_slide))
         .routes(routes!(place_lesson))
 }
 
@@ -163,6 +165,60 @@ async fn offer_lesson(
     offer.lesson.hang(hung);
     store::lesson::complete(&app.db, teacher.0, id, &offer.lesson).await?;
     Ok(Json(Made { id }))
+}
+
+/// A file to make a lesson of.
+#[derive(Deserialize, ToSchema)]
+struct FileOfLesson {
+    /// What is in it: a lesson as JSON, as it was saved from here, or a text in CommonMark.
+    text: String,
+    /// The school year, for a text; kindergarten is 0.
+    grade: u8,
+    strand: Strand,
+    minutes: u16,
+}
+
+/// Makes a lesson of a file. What it claims is proved again; ladders and images that belong elsewhere stay there.
+#[utoipa::path(post, path = "/api/lessons/file", request_body = FileOfLesson,
+    responses((status = 200, body = Made), (status = "default", body = Failure)))]
+async fn take_in_lesson(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Body(file): Body<FileOfLesson>,
+) -> Result<Json<Made>, ApiError> {
+    let lesson = compute(move || match serde_json::from_str::<Lesson>(&file.text) {
+        Ok(lesson) => lesson.taken_in(),
+        Err(_) if file.text.trim_start().starts_with('{') => Err(BadLesson(
+            "This file is no lesson of Honey Ladder. Choose one that was saved from here, or a text.".into(),
+        )),
+        Err(_) => Lesson::from_text(&file.text, file.grade, file.strand, file.minutes),
+    })
+    .await?
+    .map_err(bad)?;
+    Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }))
+}
+
+/// A slide that is sent to another lesson.
+#[derive(Deserialize, ToSchema)]
+struct SentSlide {
+    slide: Slide,
+}
+
+/// Puts a copy of a slide at the end of its phase in another lesson of the same teacher.
+#[utoipa::path(post, path = "/api/lessons/{id}/slides", params(("id" = u64, Path)),
+    request_body = SentSlide,
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn send_slide(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LessonId>,
+    Body(sent): Body<SentSlide>,
+) -> Result<axum::http::StatusCode, ApiError> {
+    let kept = store::lesson::find(&app.db, teacher.0, id).await?;
+    let lesson = compute(move || kept.lesson.with(sent.slide)).await?.map_err(bad)?;
+    // Somebody who saves in between is told so, as with every save.
+    store::lesson::save(&app.db, teacher.0, id, kept.revision, &lesson).await?;
+    Ok(axum::http::StatusCode::NO_CONTENT)
 }
 
 /// Copies a lesson with its ladders.

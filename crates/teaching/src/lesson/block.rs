@@ -88,6 +88,16 @@ pub enum Block {
         #[serde(default, skip_serializing_if = "Option::is_none")]
         figure: Option<Figure>,
     },
+    /// An image that was put in from a file.
+    Image {
+        /// Its id.
+        image: u64,
+        /// What is told of it to those who cannot see it.
+        alt: String,
+        /// What is said below it.
+        #[serde(default, skip_serializing_if = "String::is_empty")]
+        caption: String,
+    },
     /// What is one, and what is none.
     Examples {
         /// Of what.
@@ -165,6 +175,7 @@ impl Block {
             Self::Link { url, text } => vec![url, text],
             Self::Practice { rung, .. } => vec![&rung.prompt],
             Self::Ladder { title, .. } => vec![title],
+            Self::Image { alt, caption, .. } => vec![alt, caption],
             Self::Talk { prompt, starters } => {
                 std::iter::once(prompt).chain(starters).map(String::as_str).collect()
             }
@@ -198,6 +209,7 @@ impl Block {
             }
             Self::Talk { prompt, starters } => std::iter::once(prompt).chain(starters).collect(),
             Self::Word { word, means, .. } => vec![word, means],
+            Self::Image { alt, caption, .. } => vec![alt, caption],
             Self::Examples { of, fits, fits_not } => {
                 std::iter::once(of).chain(fits).chain(fits_not).collect()
             }
@@ -274,6 +286,11 @@ impl Block {
                 } else {
                     bad("This link is too long.")
                 }
+            }
+            Self::Image { alt, caption, .. }
+                if !fits(alt, 1_000) || !fits(caption, LONGEST_PART) =>
+            {
+                bad("Keep the words of an image to 1000 characters, and those below it to 400.")
             }
             Self::Ladder { title, .. } if !fits(title, 120) => {
                 bad("The name of a ladder is too long.")

@@ -126,6 +126,8 @@ impl Wanted {
             sheet: self.sheet(&card),
             phases: phases(self.minutes).into_iter().map(|phase| told(phase, &card)).collect(),
             slides,
+            theme: super::Theme::default(),
+            meanings: Vec::new(),
             dismissed: Vec::new(),
         };
         share_minutes(&mut lesson);

@@ -4,7 +4,10 @@
 mod parts;
 mod passages;
 mod plan;
+mod said;
 mod terms;
+
+pub(crate) use said::{Said, read};
 
 use super::reading::{asks, numbers, without_label};
 use super::{

@@ -123,7 +123,7 @@ fn size(block: &Block) -> usize {
     match block {
         // Its lines are shown one by one, and shrink together.
         Block::WorkedExample { example } => example.working.len() * 45,
-        Block::Picture { .. } => length + 200,
+        Block::Picture { .. } | Block::Image { .. } => length + 200,
         Block::Word { figure: Some(_), .. } => length + 150,
         _ => length,
     }
@@ -133,6 +133,14 @@ fn of_block(block: &Block) -> Vec<Finding> {
     match block {
         // What was made here was proved here.
         Block::WorkedExample { .. } | Block::Practice { .. } | Block::Ladder { .. } => Vec::new(),
+        Block::Image { alt, caption, .. } => {
+            let mut found = look_at_text(caption);
+            if alt.trim().is_empty() {
+                let says = "This image has no words for those who cannot see it.";
+                found.push(Finding::new(Kind::NoAlternativeText, "", says));
+            }
+            found
+        }
         Block::Question { prompt, asks } => {
             let mut found = questions::look(prompt, asks);
             // A claim that is asked about may be false.

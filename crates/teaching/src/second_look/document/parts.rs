@@ -67,7 +67,7 @@ pub(super) struct Parts {
 
 /// What the words before a colon announce.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-enum Marker {
+pub(super) enum Marker {
     Answer,
     Working,
 }
@@ -435,7 +435,7 @@ fn after_label<'a>(text: &'a str, labels: &[&str]) -> Option<&'a str> {
 }
 
 /// A line cut where it announces its working or its answer.
-fn pieces(passage: &Passage) -> Vec<(Option<Marker>, Placed)> {
+pub(super) fn pieces(passage: &Passage) -> Vec<(Option<Marker>, Placed)> {
     let text = passage.text.as_str();
     let place = at_line(passage.line);
     let mut cuts: Vec<(usize, usize, Marker)> = Vec::new();

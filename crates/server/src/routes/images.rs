@@ -1,0 +1,45 @@
+//! Images of slides: put in from a file, made safe, and shown to their owner.
+
+use crate::app::{App, compute};
+use crate::error::{ApiError, Failure};
+use crate::routes::shelf::Made;
+use crate::session::SignedIn;
+use axum::Json;
+use axum::body::Bytes;
+use axum::extract::{Path, State};
+use axum::http::header::CONTENT_TYPE;
+use axum::response::IntoResponse;
+use drawing::image::{ImageKind, taken_in};
+use store::image::ImageId;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+pub(crate) fn router() -> OpenApiRouter<App> {
+    OpenApiRouter::new().routes(routes!(put_image)).routes(routes!(show_image))
+}
+
+/// Puts an image in: PNG, JPEG or SVG of at most 2 MB.
+#[utoipa::path(post, path = "/api/images",
+    request_body(content = Vec<u8>, content_type = "application/octet-stream"),
+    responses((status = 200, body = Made), (status = "default", body = Failure)))]
+async fn put_image(
+    State(app): State<App>,
+    teacher: SignedIn,
+    bytes: Bytes,
+) -> Result<Json<Made>, ApiError> {
+    let (kind, safe) = compute(move || taken_in(&bytes)).await?.map_err(ApiError::bad)?;
+    let id = store::image::create(&app.db, teacher.0, kind.name(), &safe).await?;
+    Ok(Json(Made { id }))
+}
+
+/// Shows an image. It never changes, so a browser may keep it.
+#[utoipa::path(get, path = "/api/images/{id}", params(("id" = u64, Path)),
+    responses((status = 200, body = Vec<u8>, content_type = "image/*"), (status = "default", body = Failure)))]
+async fn show_image(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<ImageId>,
+) -> Result<impl IntoResponse, ApiError> {
+    let (kind, bytes) = store::image::find(&app.db, teacher.0, id).await?;
+    Ok(([(CONTENT_TYPE, ImageKind::media_type(&kind))], bytes))
+}
