@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import CommandList from '@/components/CommandList.vue'
 import HoneyMark from '@/components/HoneyMark.vue'
 import { useTeacher } from '@/composables/useTeacher'
 import { words } from '@/words'
@@ -9,6 +10,7 @@ import { words } from '@/words'
 const route = useRoute()
 const router = useRouter()
 const { name, signOut } = useTeacher()
+const commands = useTemplateRef('commands')
 const bare = computed(() => route.meta.bare === true)
 
 async function leave(): Promise<void> {
@@ -21,11 +23,13 @@ async function leave(): Promise<void> {
   <header v-if="!bare" class="top">
     <router-link :to="{ name: 'shelf' }" class="brand"><honey-mark /> {{ words.name }}</router-link>
     <div v-if="name" class="who">
+      <el-button text :title="words.commands.open" @click="commands?.show()">{{ words.commands.short }} <kbd aria-hidden="true">Ctrl K</kbd></el-button>
       <span class="soft">{{ name }}</span>
       <el-button text @click="leave">{{ words.signIn.out }}</el-button>
     </div>
   </header>
   <router-view />
+  <command-list v-if="name" ref="commands" />
 </template>
 
 <style scoped>
@@ -51,7 +55,17 @@ async function leave(): Promise<void> {
   align-items: center;
   gap: 8px;
 }
+kbd {
+  margin-inline-start: 6px;
+  padding: 1px 6px;
+  border: 1px solid var(--line);
+  border-radius: 5px;
+  font: inherit;
+  font-size: 0.78rem;
+  color: var(--ink-soft);
+}
 @media (max-width: 480px) {
+  kbd,
   .who .soft {
     display: none;
   }

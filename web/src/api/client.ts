@@ -32,10 +32,12 @@ export type LadderEntry = Schemas['LadderEntry']
 export type LadderOrder = Schemas['LadderOrder']
 export type LadderView = Schemas['LadderView']
 export type Lesson = Schemas['Lesson']
+export type LadderOnShelf = Schemas['LadderOnShelf']
 export type LessonView = Schemas['LessonView']
 export type LineOffers = Schemas['LineOffers']
 export type LineVerdict = Schemas['LineVerdict']
 export type Look = Schemas['Look']
+export type Meaning = Schemas['Meaning']
 export type Mend = Schemas['Mend']
 export type Named = Schemas['Named']
 export type NewLesson = Schemas['NewLesson']
@@ -43,6 +45,7 @@ export type Offered = Schemas['Offered']
 export type OwnThing = Schemas['OwnThing']
 export type Phase = Schemas['Phase']
 export type PhaseKind = Schemas['PhaseKind']
+export type PictureCard = Schemas['PictureCard']
 export type Plan = Schemas['Plan']
 export type PracticeOrder = Schemas['PracticeOrder']
 export type Prior = Schemas['Prior']
@@ -54,9 +57,11 @@ export type ShelfEntry = Schemas['ShelfEntry']
 export type SkillCard = Schemas['SkillCard']
 export type Slide = Schemas['Slide']
 export type SlipOffer = Schemas['SlipOffer']
+export type Spotted = Schemas['Spotted']
 export type Stage = Schemas['Stage']
 export type StepScenes = Schemas['StepScenes']
 export type Strand = Schemas['Strand']
+export type Theme = Schemas['Theme']
 export type VerdictWord = Schemas['VerdictWord']
 export type VersionEntry = Schemas['VersionEntry']
 export type Wanted = Schemas['Wanted']
@@ -90,3 +95,14 @@ export async function reply<T>(
     return unreached()
   }
 }
+
+/** Keeps an image from a file and gives its id. It goes as it is: the server makes it safe. */
+export async function keptImage(file: File): Promise<Reply<number>> {
+  const answer = await reply(
+    api.POST('/api/images', { body: file as unknown as number[], bodySerializer: (body) => body as unknown as BodyInit, headers: { 'Content-Type': 'application/octet-stream' } }),
+  )
+  return answer.ok ? { ok: true, value: answer.value.id } : answer
+}
+
+/** Where an image is shown. */
+export const imageUrl = (id: number): string => `/api/images/${id}`

@@ -2,6 +2,7 @@
 /** One block of a slide, to be written on. */
 import { ElButton, ElCheckbox, ElInput, ElOption, ElSelect } from 'element-plus'
 import type { Asks, Block } from '@/api/client'
+import ImageEditor from './ImageEditor.vue'
 import ListEditor from './ListEditor.vue'
 import VerdictMark from './VerdictMark.vue'
 import WorkingLines from './WorkingLines.vue'
@@ -123,6 +124,7 @@ const size = { minRows: 1, maxRows: 8 }
     <label><span>{{ blockWords.linkText }}</span><el-input v-model="block.text" maxlength="400" /></label>
   </template>
   <label v-else-if="block.kind === 'picture'"><span>{{ blockWords.caption }}</span><el-input v-model="block.caption" maxlength="4000" /></label>
+  <image-editor v-else-if="block.kind === 'image'" v-model="block" />
   <router-link v-else :to="{ name: 'ladder', params: { id: block.ladder } }">{{ blockWords.toLadder }}: {{ block.title }}</router-link>
 </template>
 

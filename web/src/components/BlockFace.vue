@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A block as the class sees it, with as many of its parts as have come. */
 import { computed } from 'vue'
-import type { Block, Drawing } from '@/api/client'
+import { imageUrl, type Block, type Drawing } from '@/api/client'
 import { sceneOf } from '@/example/board'
 import ExampleBoard from './ExampleBoard.vue'
 import MathLine from './MathLine.vue'
@@ -83,6 +83,10 @@ const scene = computed(() => {
       </tbody>
     </table>
   </div>
+  <figure v-else-if="block.kind === 'image'" class="picture image">
+    <img v-if="block.image" :src="imageUrl(block.image)" :alt="block.alt" />
+    <figcaption v-if="block.caption"><math-text :text="block.caption" /></figcaption>
+  </figure>
   <p v-else-if="block.kind === 'link'"><a :href="block.url || undefined" target="_blank" rel="noreferrer noopener" @click.stop>{{ block.text || block.url }}</a></p>
   <p v-else-if="block.kind === 'ladder'" class="ladder">
     <span class="rails" aria-hidden="true"><i /><i /><i /></span>
@@ -107,6 +111,14 @@ const scene = computed(() => {
 figcaption {
   font-size: 0.85em;
   color: var(--ink-soft);
+}
+.image {
+  justify-items: center;
+}
+.image img {
+  max-inline-size: 100%;
+  max-block-size: calc(34cqw * var(--fit, 1));
+  object-fit: contain;
 }
 .lines :deep(.katex) {
   font-size: 1.12em;

@@ -2,13 +2,17 @@
 /** One piece of mathematics, typeset, with MathML for those who listen. */
 import katex from 'katex'
 import { computed } from 'vue'
+import { tonedLatex, useMeanings } from '@/slide/meanings'
 
 const props = defineProps<{ latex: string; display?: boolean; speech?: string }>()
 
+const meanings = useMeanings()
+const latex = computed(() => tonedLatex(props.latex, meanings?.value ?? []))
 const html = computed(() =>
-  katex.renderToString(props.display ? `\\displaystyle ${props.latex}` : props.latex, {
+  katex.renderToString(props.display ? `\\displaystyle ${latex.value}` : latex.value, {
     throwOnError: false,
-    trust: false,
+    // Only our own classes, for quantities that have a colour.
+    trust: ({ command }) => command === '\\htmlClass' && Boolean(meanings?.value.length),
     strict: false,
     maxExpand: 200,
     // With words of our own to be spoken, the second copy for listeners is not needed.

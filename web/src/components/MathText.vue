@@ -2,24 +2,26 @@
 /** Running text with mathematics between dollar signs; `*word*` is stressed. */
 import { computed } from 'vue'
 import MathLine from './MathLine.vue'
+import { toned, useMeanings } from '@/slide/meanings'
 
 const props = defineProps<{ text: string }>()
+const meanings = useMeanings()
 
-type Piece = { kind: 'text' | 'math' | 'stress'; text: string }
+type Piece = { kind: 'text' | 'math' | 'stress'; text: string; tone?: string }
 
 const pieces = computed<Piece[]>(() =>
   props.text.split('$').flatMap((part, index): Piece[] => {
     if (index % 2 === 1) return [{ kind: 'math', text: part }]
     return part
       .split(/\*([^*\n]+)\*/)
-      .map((text, at): Piece => ({ kind: at % 2 === 1 ? 'stress' : 'text', text }))
+      .flatMap((text, at): Piece[] => (at % 2 === 1 ? [{ kind: 'stress', text }] : toned(text, meanings?.value ?? []).map((one) => ({ kind: 'text', ...one }))))
       .filter((piece) => piece.text !== '')
   }),
 )
 </script>
 
 <template>
-  <span class="math-text"><template v-for="(piece, index) in pieces" :key="index"><math-line v-if="piece.kind === 'math'" :latex="piece.text" :display="piece.text.includes('frac')" /><em v-else-if="piece.kind === 'stress'">{{ piece.text }}</em><template v-else>{{ piece.text }}</template></template></span>
+  <span class="math-text"><template v-for="(piece, index) in pieces" :key="index"><math-line v-if="piece.kind === 'math'" :latex="piece.text" :display="piece.text.includes('frac')" /><em v-else-if="piece.kind === 'stress'">{{ piece.text }}</em><span v-else-if="piece.tone" :class="piece.tone">{{ piece.text }}</span><template v-else>{{ piece.text }}</template></template></span>
 </template>
 
 <style scoped>

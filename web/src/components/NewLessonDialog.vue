@@ -8,12 +8,21 @@ import { gradeName, strandNames, words } from '@/words'
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: number] }>()
 const lesson = reactive<NewLesson>({ topic: '', grade: 6, strand: 'fractions_ratio', minutes: 45 })
-const how = ref<'whole' | 'blank'>('whole')
+const how = ref<'whole' | 'blank' | 'file'>('whole')
+const text = ref('')
+/** A lesson that was saved from here tells its grade and strand itself. */
+const isOurs = computed(() => text.value.trimStart().startsWith('{'))
+async function choose(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  text.value = file && file.size <= MOST_BYTES ? await file.text() : ''
+}
 const skill = ref('')
 const method = ref('')
 const cards = ref<SkillCard[]>([])
 const failure = ref<Failure>()
 const busy = ref(false)
+/** Largest file, in bytes. */
+const MOST_BYTES = 1_500_000
 const strands = Object.keys(strandNames) as Strand[]
 
 const ofGrade = computed(() => cards.value.filter((card) => card.first_grade <= lesson.grade && lesson.grade <= card.last_grade))
@@ -36,7 +45,9 @@ async function make(): Promise<void> {
   const answer =
     how.value === 'whole'
       ? await reply(api.POST('/api/lessons/offer', { body: { skill: skill.value, method: method.value || null, grade, minutes, seed } }))
-      : await reply(api.POST('/api/lessons', { body: lesson }))
+      : how.value === 'file'
+        ? await reply(api.POST('/api/lessons/file', { body: { text: text.value, grade, strand: lesson.strand, minutes } }))
+        : await reply(api.POST('/api/lessons', { body: lesson }))
   busy.value = false
   failure.value = answer.ok ? undefined : answer.failure
   if (answer.ok) emit('made', answer.value.id)
@@ -49,9 +60,17 @@ async function make(): Promise<void> {
       <el-radio-group v-model="how" size="large" :aria-label="words.newLesson.how">
         <el-radio-button value="whole" :label="words.newLesson.whole" />
         <el-radio-button value="blank" :label="words.newLesson.blank" />
+        <el-radio-button value="file" :label="words.newLesson.file" />
       </el-radio-group>
       <p v-if="how === 'whole'" class="soft">{{ words.newLesson.wholeHelp }}</p>
-      <label>
+      <template v-if="how === 'file'">
+        <p class="soft">{{ words.newLesson.fileHelp }}</p>
+        <label>
+          <span>{{ words.newLesson.fileLabel }}</span>
+          <input type="file" accept=".json,.md,.markdown,.txt,application/json,text/markdown,text/plain" class="file" @change="choose" />
+        </label>
+      </template>
+      <label v-if="!(how === 'file' && isOurs)">
         <span>{{ words.newLesson.grade }}</span>
         <el-select v-model="lesson.grade" size="large" :aria-label="words.newLesson.grade">
           <el-option v-for="n in 13" :key="n" :value="n - 1" :label="gradeName(n - 1)" />
@@ -74,26 +93,26 @@ async function make(): Promise<void> {
           </el-select>
         </label>
       </template>
-      <template v-else>
+      <template v-else-if="!(how === 'file' && isOurs)">
       <label>
         <span>{{ words.newLesson.strand }}</span>
         <el-select v-model="lesson.strand" size="large" :aria-label="words.newLesson.strand">
           <el-option v-for="s in strands" :key="s" :value="s" :label="strandNames[s]" />
         </el-select>
       </label>
-      <label>
+      <label v-if="how === 'blank'">
         <span>{{ words.newLesson.topic }}</span>
         <el-input v-model="lesson.topic" size="large" maxlength="120" :placeholder="words.newLesson.topicHint" name="topic" />
       </label>
       </template>
-      <label>
+      <label v-if="!(how === 'file' && isOurs)">
         <span>{{ words.newLesson.minutes }}</span>
         <el-input-number v-model="lesson.minutes" size="large" :min="5" :max="300" :step="5" :aria-label="words.newLesson.minutes" />
       </label>
       <failure-note v-if="failure" :failure="failure" />
       <div class="actions">
         <el-button size="large" @click="open = false">{{ words.cancel }}</el-button>
-        <el-button size="large" type="primary" native-type="submit" :loading="busy" :disabled="how === 'whole' && !skill">{{ words.newLesson.go }}</el-button>
+        <el-button size="large" type="primary" native-type="submit" :loading="busy" :disabled="(how === 'whole' && !skill) || (how === 'file' && !text.trim())">{{ words.newLesson.go }}</el-button>
       </div>
     </form>
   </el-dialog>

@@ -5,6 +5,7 @@ import { computed, onMounted, ref } from 'vue'
 import { api, reply, type Lesson, type Prior, type Sheet, type SkillCard } from '@/api/client'
 import ListEditor from './ListEditor.vue'
 import PhaseTable from './PhaseTable.vue'
+import SlideStyle from './SlideStyle.vue'
 import { gradeName } from '@/words'
 import { planWords } from '@/words/plan'
 
@@ -73,6 +74,7 @@ onMounted(async () => {
       <list-editor v-model="sheet.resources" :label="planWords.resources" />
     </section>
     <phase-table v-model="lesson" @slide="(id) => emit('slide', id)" />
+    <slide-style v-model="lesson" class="card" />
     <section class="card">
       <label><span>{{ planWords.homework }}</span><el-input v-model="sheet.homework" type="textarea" :autosize="{ minRows: 2, maxRows: 8 }" maxlength="4000" /></label>
     </section>

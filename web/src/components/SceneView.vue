@@ -2,9 +2,13 @@
 /** A scene as SVG with typeset labels. Nothing is laid out here: the places come with the scene. */
 import type { Scene } from '@/api/client'
 import MathLine from './MathLine.vue'
+import MathText from './MathText.vue'
+import { useMeanings } from '@/slide/meanings'
 
 /** A picture that grows fills its place, its labels with it; otherwise it is as large as it was drawn. */
 defineProps<{ scene: Scene; grows?: boolean }>()
+
+const meanings = useMeanings()
 
 /** The size of a label as it was drawn, in pixels. */
 const LABEL = 16
@@ -45,7 +49,7 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
         top: `${(100 * label.y) / scene.height}%`,
         transform: shift[label.anchor],
       }"
-    ><math-line v-if="label.latex" :latex="label.latex" /><template v-else>{{ label.text }}</template></span>
+    ><math-line v-if="label.latex" :latex="label.latex" /><math-text v-else-if="meanings?.length" :text="label.text" /><template v-else>{{ label.text }}</template></span>
   </figure>
 </template>
 

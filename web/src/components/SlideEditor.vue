@@ -7,15 +7,16 @@ import { api, reply, type Block, type PhaseKind, type Slide } from '@/api/client
 import { comesAt } from '@/slide/steps'
 import { emptyBlock, emptyKinds } from '@/slide/blocks'
 import BlockEditor from './BlockEditor.vue'
+import PictureChooser from './PictureChooser.vue'
 import PracticeChooser from './PracticeChooser.vue'
 import { phaseNames, words } from '@/words'
 import { blockNames, blockWords } from '@/words/plan'
 
 const slide = defineModel<Slide>({ required: true })
 defineProps<{ lesson: number; skill?: string | null }>()
-const emit = defineEmits<{ bench: [block?: number] }>()
+const emit = defineEmits<{ bench: [block?: number]; split: [at: number] }>()
 const phases = Object.keys(phaseNames) as PhaseKind[]
-const choosing = ref(false)
+const choosing = ref<'practice' | 'picture'>()
 
 /** The blocks with when they come, so that both move together. */
 const parts = computed({
@@ -45,9 +46,9 @@ async function again(at: number): Promise<void> {
 }
 
 function add(kind: string): void {
-  choosing.value = kind === 'practice'
+  choosing.value = kind === 'practice' || kind === 'picture' ? kind : undefined
   if (kind === 'worked_example') emit('bench')
-  else if (kind !== 'practice') put(emptyBlock(kind as (typeof emptyKinds)[number]))
+  else if (!choosing.value) put(emptyBlock(kind as (typeof emptyKinds)[number]))
 }
 </script>
 
@@ -77,10 +78,13 @@ function add(kind: string): void {
             <el-option :value="0" :label="blockWords.fromStart" />
             <el-option v-for="n in parts.length" :key="n" :value="n" :label="blockWords.step(n)" />
           </el-select>
+          <span class="deeds">
           <el-button text size="small" :aria-label="blockWords.up" :disabled="at === 0" @click="move(at, -1)">↑</el-button>
           <el-button text size="small" :aria-label="blockWords.down" :disabled="at === parts.length - 1" @click="move(at, 1)">↓</el-button>
+          <el-button v-if="at > 0" text size="small" :aria-label="blockWords.split" :title="blockWords.split" @click="emit('split', at)">{{ blockWords.splitShort }}</el-button>
           <el-button text size="small" :aria-label="blockWords.twice" @click="copy(at)">{{ words.lesson.twice }}</el-button>
           <el-button text size="small" :aria-label="words.lesson.removeBlock" @click="change((all) => all.splice(at, 1))">×</el-button>
+          </span>
         </div>
         <block-editor v-model="slide.blocks[at]!" :lesson="lesson" @bench="emit('bench', at)" @draw="again(at)" />
       </section>
@@ -93,11 +97,13 @@ function add(kind: string): void {
             <el-dropdown-item v-for="kind in emptyKinds" :key="kind" :command="kind">{{ blockNames[kind] }}</el-dropdown-item>
             <el-dropdown-item command="worked_example" divided>{{ blockNames.worked_example }}</el-dropdown-item>
             <el-dropdown-item command="practice">{{ blockNames.practice }}</el-dropdown-item>
+            <el-dropdown-item command="picture">{{ blockNames.picture }}</el-dropdown-item>
           </el-dropdown-menu>
         </template>
       </el-dropdown>
     </div>
-    <practice-chooser v-if="choosing" class="wide" :skill="skill" @made="(block) => (put(block), (choosing = false))" />
+    <practice-chooser v-if="choosing === 'practice'" class="wide" :skill="skill" @made="(block) => (put(block), (choosing = undefined))" />
+    <picture-chooser v-if="choosing === 'picture'" class="wide" @made="(block) => (put(block), (choosing = undefined))" />
     <label class="wide">
       <span>{{ words.lesson.notes }}</span>
       <el-input v-model="slide.notes" type="textarea" :autosize="{ minRows: 1, maxRows: 6 }" maxlength="4000" />
@@ -126,6 +132,7 @@ label {
 }
 .blocks {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 .block {
@@ -149,6 +156,10 @@ label {
   margin: 0;
   padding-inline: 7px;
   font-size: 0.9rem;
+}
+.deeds {
+  display: flex;
+  gap: 2px;
 }
 .grip {
   padding-inline: 4px;

@@ -4,19 +4,29 @@
  * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
  */
 import { useResizeObserver } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
-import type { Drawing, Slide } from '@/api/client'
+import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue'
+import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
+import { provideMeanings } from '@/slide/meanings'
 import { momentsOf, partsOf, type Shown } from '@/slide/steps'
 import BlockFace from './BlockFace.vue'
 import MathText from './MathText.vue'
 
 /** Without a moment everything shows. */
-const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number }>(), { shown: Infinity, pictures: () => [] })
+const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number; theme?: Theme; meanings?: Meaning[] }>(), {
+  shown: Infinity,
+  pictures: () => [],
+  theme: 'daylight',
+  meanings: () => [],
+})
+const emit = defineEmits<{ full: [isFull: boolean] }>()
+provideMeanings(toRef(() => props.meanings))
 
 const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
 const fit = ref(1)
-const SMALLEST = 0.5
+const beside = ref(false)
+/** Smaller than this the back row cannot read it: letters of 24 pixels on a picture 1280 wide. */
+const SMALLEST = 0.54
 
 const parts = computed<Shown>(() => {
   if (!Number.isFinite(props.shown)) return props.slide.blocks.map(partsOf)
@@ -24,21 +34,39 @@ const parts = computed<Shown>(() => {
   return moments[Math.min(Math.max(1, props.shown), moments.length) - 1] ?? []
 })
 
-async function measure(): Promise<void> {
+const overflows = (): boolean => Boolean(face.value && inside.value && inside.value.scrollHeight > face.value.clientHeight + 1)
+
+/** Shrinks until all is seen. Returns how far it had to go. */
+async function shrink(): Promise<number> {
   fit.value = 1
   await nextTick()
-  while (face.value && inside.value && inside.value.scrollHeight > face.value.clientHeight && fit.value > SMALLEST) {
+  while (overflows() && fit.value > SMALLEST) {
     fit.value = Math.max(SMALLEST, fit.value * 0.93)
     await nextTick()
   }
+  return fit.value
+}
+
+/** Parts stand below each other where they can be large, and in two columns where that leaves them larger. */
+async function measure(): Promise<void> {
+  beside.value = false
+  const below = await shrink()
+  if (below < 0.9 && props.slide.blocks.length > 1) {
+    beside.value = true
+    if ((await shrink()) <= below + 0.04) {
+      beside.value = false
+      await shrink()
+    }
+  }
+  emit('full', overflows())
 }
 useResizeObserver(face, measure)
 watch(() => props.slide, measure, { deep: true })
 </script>
 
 <template>
-  <div ref="face" class="face">
-    <div ref="inside" class="inside" :style="{ '--fit': fit }">
+  <div ref="face" class="face" :data-theme="theme">
+    <div ref="inside" class="inside" :class="{ beside }" :style="{ '--fit': fit }">
       <h2><math-text :text="slide.title" /></h2>
       <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :parts="parts[at] ?? 0" :class="{ waits: !parts[at] }" />
     </div>
@@ -60,6 +88,18 @@ watch(() => props.slide, measure, { deep: true })
   padding: 4cqw 5.5cqw;
   font-size: calc(3.5cqw * var(--fit));
   line-height: 1.35;
+}
+.beside {
+  display: block;
+  column-count: 2;
+  column-gap: 4cqw;
+}
+.beside > * {
+  break-inside: avoid;
+  margin-block-end: 2cqw;
+}
+.beside > h2 {
+  column-span: all;
 }
 h2 {
   position: relative;

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** Every slide, small: choose one to jump to. */
 import { nextTick, onMounted, useTemplateRef } from 'vue'
-import type { Drawing, Slide } from '@/api/client'
+import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
 import SlideFace from './SlideFace.vue'
 import { wallWords } from '@/words/wall'
 
-const props = defineProps<{ slides: Slide[]; pictures: Drawing[]; at: number }>()
+const props = defineProps<{ slides: Slide[]; pictures: Drawing[]; at: number; theme?: Theme; meanings?: Meaning[] }>()
 const emit = defineEmits<{ jump: [at: number]; close: [] }>()
 const buttons = useTemplateRef<HTMLButtonElement[]>('buttons')
 
@@ -20,7 +20,7 @@ onMounted(async () => {
     <ol>
       <li v-for="(slide, index) in slides" :key="slide.id">
         <button ref="buttons" type="button" :aria-current="index === at" @click="emit('jump', index)">
-          <slide-face :slide="slide" :pictures="pictures" inert />
+          <slide-face :slide="slide" :pictures="pictures" :theme="theme" :meanings="meanings" inert />
           <span>{{ index + 1 }}. {{ slide.title }}</span>
         </button>
       </li>

@@ -52,7 +52,7 @@ async function restore(revision: number): Promise<void> {
       </div>
       <h3>{{ looked.lesson.title }}</h3>
       <ol class="faces">
-        <li v-for="slide in looked.lesson.slides" :key="slide.id"><slide-face :slide="slide" :pictures="looked.pictures" /></li>
+        <li v-for="slide in looked.lesson.slides" :key="slide.id"><slide-face :slide="slide" :pictures="looked.pictures" :theme="looked.lesson.theme" :meanings="looked.lesson.meanings" /></li>
       </ol>
     </template>
     <ol v-else class="versions">

@@ -63,11 +63,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="!isHeard" class="soft waits" role="status">{{ wallWords.window.waits }}</p>
       <section class="now">
         <h2>{{ wallWords.window.now }} · {{ words.show.place(at + 1, lesson.slides.length) }}</h2>
-        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" class="face" />
+        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="shown" class="face" />
       </section>
       <section class="then">
         <h2>{{ wallWords.window.next }}</h2>
-        <slide-face v-if="then" :key="`${then.slide.id}`" :slide="then.slide" :pictures="pictures" :shown="then.shown" class="face" />
+        <slide-face v-if="then" :key="`${then.slide.id}`" :slide="then.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="then.shown" class="face" />
         <p v-else class="soft">{{ wallWords.window.end }}</p>
       </section>
       <section>

@@ -6,8 +6,10 @@ import { computed, onMounted, ref } from 'vue'
 import { api, reply, type Failure, type LadderView } from '@/api/client'
 import ClassWork from '@/components/ClassWork.vue'
 import FailureNote from '@/components/FailureNote.vue'
+import LadderLook from '@/components/LadderLook.vue'
 import RungSheet from '@/components/RungSheet.vue'
 import { words } from '@/words'
+import { lookWords } from '@/words/look'
 
 const props = defineProps<{ id: number }>()
 const ladder = ref<LadderView>()
@@ -78,6 +80,7 @@ async function allow(hints: number): Promise<void> {
       <el-tabs v-model="tab">
         <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
         <el-tab-pane :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
+        <el-tab-pane :label="lookWords.title" name="look" lazy><ladder-look :ladder="id" /></el-tab-pane>
       </el-tabs>
     </template>
     <p v-else class="soft">{{ words.loading }}</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
 import { useEventListener } from '@vueuse/core'
-import { ElButton, ElDialog } from 'element-plus'
+import { ElButton, ElDialog, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -10,15 +10,18 @@ import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
 import SecondLook from '@/components/SecondLook.vue'
+import SendSlide from '@/components/SendSlide.vue'
 import SlideEditor from '@/components/SlideEditor.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
+import { offerCommands } from '@/composables/useCommands'
 import { useLesson } from '@/composables/useLesson'
 import { useSecondLook } from '@/composables/useSecondLook'
 import { gradeName, phaseNames, strandNames, words } from '@/words'
 import { lookWords } from '@/words/look'
-import { historyWords, planWords } from '@/words/plan'
+import { join, nextId, split } from '@/slide/reorder'
+import { blockWords, historyWords, moveWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
 const route = useRoute()
@@ -53,7 +56,7 @@ onMounted(() => Promise.all([load(), loadLadders()]))
 
 function add(title: string, phase: PhaseKind, blocks: Slide['blocks']): void {
   if (!lesson.value) return
-  const id = Math.max(0, ...lesson.value.slides.map((slide) => slide.id)) + 1
+  const id = nextId(lesson.value.slides)
   // A new slide stands after the last one of its phase, so that the clock runs on.
   const at = lesson.value.slides.findLastIndex((slide) => slide.phase === phase)
   const place = at < 0 ? lesson.value.slides.length : at + 1
@@ -88,8 +91,42 @@ function move(index: number, by: number): void {
 function copy(index: number): void {
   const slides = lesson.value?.slides
   if (!slides?.[index]) return
-  const id = Math.max(...slides.map((slide) => slide.id)) + 1
+  const id = nextId(slides)
   slides.splice(index + 1, 0, { ...(JSON.parse(JSON.stringify(slides[index])) as Slide), id })
+}
+
+/** Slides on which something cannot be seen, by their ids. */
+const full = ref(new Set<number>())
+function setFull(id: number, isFull: boolean): void {
+  if (isFull === full.value.has(id)) return
+  const now = new Set(full.value)
+  if (isFull) now.add(id)
+  else now.delete(id)
+  full.value = now
+}
+
+function cut(index: number, at: number): void {
+  const id = lesson.value && split(lesson.value.slides, index, at)
+  if (id !== undefined) openSlide.value = id
+}
+
+const sending = ref<{ slide: Slide; moves: boolean }>()
+function sent(): void {
+  if (sending.value?.moves && lesson.value) {
+    const gone = sending.value.slide.id
+    lesson.value.slides = lesson.value.slides.filter((slide) => slide.id !== gone)
+  }
+}
+
+/** The lesson as a file that can be taken in again, here or elsewhere. */
+function saveFile(): void {
+  if (!lesson.value) return
+  const name = lesson.value.title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'lesson'
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([JSON.stringify(lesson.value, null, 1)], { type: 'application/json' }))
+  link.download = `${name}.json`
+  link.click()
+  URL.revokeObjectURL(link.href)
 }
 
 async function openOn(id: number): Promise<void> {
@@ -103,6 +140,20 @@ async function restored(view: LessonView): Promise<void> {
   adopt(view)
   await loadLadders()
 }
+
+offerCommands(() => [
+  { says: words.lesson.show, run: () => void show() },
+  { says: planWords.slides, run: () => (side.value = 'slides') },
+  { says: planWords.plan, run: () => (side.value = 'plan') },
+  { says: lookWords.title, run: () => (side.value = 'look') },
+  { says: words.lesson.addSlide, run: () => add(words.lesson.newSlide, 'review', []) },
+  { says: words.lesson.addExample, run: () => void toBench() },
+  { says: historyWords.open, run: () => (history.value = true) },
+  { says: historyWords.undo, run: undo },
+  { says: historyWords.redo, run: redo },
+  { says: moveWords.file, run: saveFile },
+  ...(lesson.value?.slides ?? []).map((slide, at) => ({ says: slide.title, place: lookWords.slide(at + 1, '').replace(/: $/, ''), run: () => void openOn(slide.id) })),
+])
 
 /** Undo and redo by keyboard, but for a field that has its own. */
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -142,6 +193,7 @@ async function show(): Promise<void> {
           <span class="state soft" role="status">{{ words.lesson[state] }}</span>
           <el-button text size="large" :disabled="!canUndo" @click="undo">{{ historyWords.undo }}</el-button>
           <el-button text size="large" :disabled="!canRedo" @click="redo">{{ historyWords.redo }}</el-button>
+          <el-button text size="large" @click="saveFile">{{ moveWords.file }}</el-button>
           <el-button text size="large" @click="history = true">{{ historyWords.open }}</el-button>
           <el-button size="large" @click="toBench()">{{ words.lesson.addExample }}</el-button>
           <el-button size="large" type="primary" @click="show">{{ words.lesson.show }}</el-button>
@@ -178,8 +230,9 @@ async function show(): Promise<void> {
           </div>
           <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
             <div class="beside">
-              <slide-face :slide="rung.slide" :pictures="pictures" class="picture" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" @bench="(block) => toBench(block === undefined ? undefined : { slide: rung.slide.id, block })" />
+              <slide-face :slide="rung.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" class="picture" @full="(full) => setFull(rung.slide.id, full)" />
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" @split="(at) => cut(rung.index, at)" @bench="(block) => toBench(block === undefined ? undefined : { slide: rung.slide.id, block })" />
+              <p v-else-if="full.has(rung.slide.id)" class="notes full" role="status">{{ blockWords.full }}</p>
               <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
               <div class="tools">
                 <span class="grip" aria-hidden="true">⠿</span>
@@ -190,6 +243,16 @@ async function show(): Promise<void> {
                 <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
                 <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
                 <el-button text size="small" @click="copy(rung.index)">{{ words.lesson.twice }}</el-button>
+                <el-dropdown trigger="click" @command="(deed: 'join' | 'copy' | 'move') => (deed === 'join' ? join(lesson!.slides, rung.index) : (sending = { slide: rung.slide, moves: deed === 'move' }))">
+                  <el-button text size="small" :aria-label="`${moveWords.more}: ${rung.slide.title}`">⋯</el-button>
+                  <template #dropdown>
+                    <el-dropdown-menu>
+                      <el-dropdown-item command="join" :disabled="rung.index === rungs.length - 1">{{ moveWords.join }}</el-dropdown-item>
+                      <el-dropdown-item command="copy">{{ moveWords.send }}</el-dropdown-item>
+                      <el-dropdown-item command="move" :disabled="rungs.length === 1">{{ moveWords.move }}</el-dropdown-item>
+                    </el-dropdown-menu>
+                  </template>
+                </el-dropdown>
                 <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
               </div>
             </div>
@@ -210,6 +273,7 @@ async function show(): Promise<void> {
         <div class="rail checked foot" />
       </div>
 
+      <send-slide v-if="sending" :slide="sending.slide" :from="id" :moves="sending.moves" @close="sending = undefined" @sent="sent" />
       <ladder-list :ladders="ladders" :lesson="id" />
       <versions-dialog v-model="history" :lesson="id" :revision="revision" @restored="restored" />
 
@@ -350,6 +414,9 @@ async function show(): Promise<void> {
   padding: 16px 18px 4px;
   font-size: 0.95rem;
   white-space: pre-line;
+}
+.full {
+  color: var(--verdict-breaks);
 }
 .open .picture {
   grid-row: 1;

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core'
-import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElOption, ElSelect } from 'element-plus'
+import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
+import LadderShelf from '@/components/LadderShelf.vue'
+import LookOverDialog from '@/components/LookOverDialog.vue'
 import NewLessonDialog from '@/components/NewLessonDialog.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
+import { offerCommands } from '@/composables/useCommands'
 import { gradeName, gradeShort, placeNames, strandNames, words } from '@/words'
 
 const router = useRouter()
@@ -15,6 +18,14 @@ const failure = ref<Failure>()
 const strand = ref<Strand>()
 const grade = ref<number>()
 const making = ref(false)
+const looking = ref(false)
+const kind = ref<'lessons' | 'ladders'>('lessons')
+offerCommands(() => [
+  { says: words.shelf.make, run: () => (making.value = true) },
+  { says: words.shelf.lookOver, run: () => (looking.value = true) },
+  { says: words.shelf.ladderTab, run: () => (kind.value = 'ladders') },
+  { says: words.shelf.lessonTab, run: () => (kind.value = 'lessons') },
+])
 
 const strands = Object.keys(strandNames) as Strand[]
 const ofStrand = computed(() => (entries.value ?? []).filter((e) => !strand.value || e.strand === strand.value))
@@ -64,13 +75,20 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
   <main class="page">
     <div class="head">
       <h1>{{ words.shelf.title }}</h1>
-      <el-button type="primary" size="large" @click="making = true">{{ words.shelf.make }}</el-button>
+      <div class="deeds">
+        <el-button size="large" @click="looking = true">{{ words.shelf.lookOver }}</el-button>
+        <el-button type="primary" size="large" @click="making = true">{{ words.shelf.make }}</el-button>
+      </div>
     </div>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <template v-else-if="entries">
       <div class="find">
+        <el-radio-group v-model="kind" size="large" :aria-label="words.shelf.kinds">
+          <el-radio-button value="lessons" :label="words.shelf.lessonTab" />
+          <el-radio-button value="ladders" :label="words.shelf.ladderTab" />
+        </el-radio-group>
         <el-input v-model="sought" size="large" clearable maxlength="100" type="search" :placeholder="words.shelf.search" :aria-label="words.shelf.search" />
-        <el-select v-model="place" size="large" :aria-label="words.shelf.where">
+        <el-select v-if="kind === 'lessons'" v-model="place" size="large" :aria-label="words.shelf.where">
           <el-option v-for="(name, one) in placeNames" :key="one" :value="one" :label="name" />
         </el-select>
       </div>
@@ -80,7 +98,8 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
           {{ strandNames[s] }}
         </button>
       </nav>
-      <div class="body">
+      <ladder-shelf v-if="kind === 'ladders'" :sought="sought" :strand="strand" />
+      <div v-else class="body">
         <nav v-if="grades.length" class="grades" :aria-label="words.shelf.find">
           <button type="button" class="cell all" :aria-pressed="grade === undefined" @click="grade = undefined">
             {{ words.shelf.allGrades }}
@@ -138,6 +157,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
       </div>
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
+    <look-over-dialog v-model="looking" />
     <new-lesson-dialog v-model="making" @made="(id) => router.push({ name: 'lesson', params: { id } })" />
   </main>
 </template>
@@ -150,9 +170,17 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
   gap: var(--gap);
   margin-block-end: 18px;
 }
+.deeds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+.deeds .el-button {
+  margin: 0;
+}
 .find {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 190px;
+  grid-template-columns: auto minmax(0, 1fr) auto;
   gap: 12px;
   margin-block-end: 14px;
 }
@@ -264,7 +292,16 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
   font-size: 0.9rem;
   color: var(--verdict-holds);
 }
+.find .el-select {
+  inline-size: 190px;
+}
 @media (max-width: 600px) {
+  .find {
+    grid-template-columns: 1fr;
+  }
+  .find .el-select {
+    inline-size: 100%;
+  }
   .body {
     grid-template-columns: 1fr;
     gap: 18px;

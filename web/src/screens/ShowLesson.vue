@@ -4,12 +4,14 @@ import { useEventListener } from '@vueuse/core'
 import { ElMessageBox } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Drawing, type Failure, type Lesson } from '@/api/client'
+import { api, reply, type Drawing, type Example, type Failure, type Lesson } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import KeysList from '@/components/KeysList.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import SlideJump from '@/components/SlideJump.vue'
+import SpareBoard from '@/components/SpareBoard.vue'
 import WallInk from '@/components/WallInk.vue'
+import WallNumbers from '@/components/WallNumbers.vue'
 import { useShow } from '@/composables/useShow'
 import { shownTime, useClock } from '@/wall/clock'
 import { useInk, type Tool } from '@/wall/ink'
@@ -26,6 +28,9 @@ const failure = ref<Failure>()
 const blank = ref(false)
 const jumping = ref(false)
 const keys = ref(false)
+const board = ref(false)
+const boardLines = ref([''])
+const numbers = ref(false)
 const { slides, at, shown, slide, total, ended, spoken, next, back, jump } = useShow(lesson, props.from)
 const { tool, strokes, isDrawn, add, undo, wipe, keep, drop } = useInk(props.id, () => slide.value?.id)
 const { elapsed, left, restart } = useClock(props.id, lesson, at)
@@ -39,6 +44,20 @@ const { tell } = useWallLink(props.id, (told) => {
 })
 const tellPlace = (): void => tell({ kind: 'stands', at: at.value, shown: shown.value })
 watch([at, shown], tellPlace)
+
+/** The worked example on this slide whose numbers can be changed. */
+const exampleAt = computed(() => slide.value?.blocks.findIndex((block) => block.kind === 'worked_example') ?? -1)
+const example = computed(() => {
+  const block = slide.value?.blocks[exampleAt.value]
+  return block?.kind === 'worked_example' ? block.example : undefined
+})
+function changeExample(example: Example, drawn: Drawing[]): void {
+  if (!slide.value || exampleAt.value < 0) return
+  slide.value.blocks[exampleAt.value] = { kind: 'worked_example', example }
+  pictures.value = [...pictures.value, ...drawn]
+  shown.value = 1
+}
+watch(at, () => (numbers.value = false))
 
 const tools: { tool: Exclude<Tool, 'none'>; name: string }[] = [
   { tool: 'pen', name: wallWords.pen },
@@ -97,6 +116,8 @@ const pressed: Record<string, () => void> = {
   h: () => pick('marker'),
   l: () => pick('pointer'),
   u: undo,
+  s: () => (board.value = true),
+  n: () => (numbers.value = Boolean(example.value) && !numbers.value),
   '+': () => zoom.by(1.25),
   '-': () => zoom.by(0.8),
   '0': zoom.reset,
@@ -105,7 +126,7 @@ const pressed: Record<string, () => void> = {
 }
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.ctrlKey || event.metaKey || event.altKey || jumping.value) return
-  if (event.target instanceof Element && event.target.closest('.el-message-box')) return
+  if (event.target instanceof Element && event.target.closest('.el-message-box, .spare, .numbers')) return
   if (event.key === ' ' || event.key === 'Enter') {
     // A button that has the focus is pressed, and nothing else.
     if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return
@@ -125,7 +146,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <template v-else-if="slide">
       <div class="stage" @click="click" @wheel.prevent="zoom.wheel" @pointerdown="zoom.grab" @pointermove="zoom.drag" @pointerup="zoom.drop">
         <div class="sheet" :style="zoom.style.value">
-          <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" class="face" />
+          <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" :theme="lesson?.theme" :meanings="lesson?.meanings" class="face" />
           <wall-ink :tool="tool" :strokes="strokes" @drawn="add" />
         </div>
       </div>
@@ -144,14 +165,18 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           <button v-if="strokes.length" type="button" @click="undo">{{ wallWords.undo }}</button>
           <button v-if="strokes.length" type="button" @click="wipe">{{ wallWords.wipe }}</button>
         </span>
+        <button type="button" @click="board = true">{{ wallWords.board }}</button>
+        <button v-if="example" type="button" :aria-expanded="numbers" @click="numbers = !numbers">{{ wallWords.numbers }}</button>
         <button type="button" @click="beside">{{ wallWords.beside }}</button>
         <button type="button" :aria-expanded="keys" @click="keys = !keys">{{ wallWords.keys }}</button>
         <button type="button" @click="back">{{ words.show.back }}</button>
         <button type="button" class="on" @click="next">{{ words.show.next }}</button>
         <button type="button" @click="leave">{{ words.show.leave }}</button>
       </footer>
+      <spare-board v-if="board" v-model="boardLines" @close="board = false" />
+      <wall-numbers v-if="numbers && example" :example="example" class="keys" @changed="changeExample" @close="numbers = false" />
       <keys-list v-if="keys" :keys="wallWords.list" class="keys" />
-      <slide-jump v-if="jumping" :slides="slides" :pictures="pictures" :at="at" @jump="(to) => (jump(to), (jumping = false))" @close="jumping = false" />
+      <slide-jump v-if="jumping" :slides="slides" :pictures="pictures" :theme="lesson?.theme" :meanings="lesson?.meanings" :at="at" @jump="(to) => (jump(to), (jumping = false))" @close="jumping = false" />
     </template>
   </main>
 </template>

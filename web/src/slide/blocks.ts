@@ -4,7 +4,7 @@ import type { Block } from '@/api/client'
 /** The kinds that begin empty; worked examples come from the working bench, problems from the catalogue. */
 export type Empty = Exclude<Block['kind'], 'worked_example' | 'practice' | 'picture' | 'ladder'>
 
-export const emptyKinds: Empty[] = ['text', 'question', 'talk', 'word', 'examples', 'table', 'link']
+export const emptyKinds: Empty[] = ['text', 'question', 'talk', 'word', 'examples', 'table', 'link', 'image']
 
 export function emptyBlock(kind: Empty): Block {
   switch (kind) {
@@ -20,6 +20,8 @@ export function emptyBlock(kind: Empty): Block {
       return { kind, of: '', fits: [''], fits_not: [''] }
     case 'table':
       return { kind, heads: ['', ''], rows: [['', '']] }
+    case 'image':
+      return { kind, image: 0, alt: '', caption: '' }
     case 'link':
       return { kind, url: '', text: '' }
   }

@@ -85,6 +85,8 @@ export function textOf(block: Block): string {
       return plain(block.rung.prompt)
     case 'picture':
       return plain(block.caption)
+    case 'image':
+      return plain(block.alt || block.caption || '')
     case 'word':
       return plain(`${block.word}: ${block.means}`)
     case 'ladder':

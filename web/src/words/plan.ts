@@ -1,5 +1,5 @@
 /** Sentences of the plan, the blocks of a slide, and the history of a lesson. */
-import type { Block, Grouping } from '@/api/client'
+import type { Block, Grouping, Meaning, Theme } from '@/api/client'
 
 export const planWords = {
   slides: 'Slides',
@@ -56,6 +56,7 @@ export const blockNames: Record<Block['kind'], string> = {
   question: 'Question',
   table: 'Table',
   link: 'Link',
+  image: 'Image',
   practice: 'Problem',
   ladder: 'Ladder',
   talk: 'Talk prompt',
@@ -108,6 +109,15 @@ export const blockWords = {
   urlHint: 'https://',
   linkText: 'What it is called',
   caption: 'Words below it',
+  pictureOf: 'Picture',
+  putPicture: 'Put it on the slide',
+  imageFile: 'PNG, JPEG or SVG, up to 2 MB',
+  alt: 'What it shows, for those who cannot see it',
+  altHint: 'A hive with three frames',
+  noImage: 'Choose a file.',
+  split: 'Begin a new slide here',
+  splitShort: 'Split',
+  full: 'There is more here than the back row can read. Split it, or take something out.',
   more: 'One more',
   skill: 'Skill',
   stage: 'Stage',
@@ -118,6 +128,42 @@ export const blockWords = {
   pose: 'Take it',
   ladder: 'Practise on this ladder',
   toLadder: 'Open the ladder',
+}
+
+export const styleWords = {
+  title: 'How the slides look',
+  theme: 'Theme',
+  meanings: 'Quantities that keep one colour',
+  meaningsHelp: 'In the words, the mathematics and the pictures of every slide.',
+  what: (n: number) => `Quantity ${n}`,
+  whatHint: 'x, 24 or jars',
+  colour: (n: number) => `Colour of quantity ${n}`,
+  more: 'One more',
+}
+
+export const themeNames: Record<Theme, string> = {
+  daylight: 'Daylight',
+  beeswax: 'Beeswax',
+  dusk: 'Dusk',
+  high_contrast: 'High contrast',
+}
+
+export const colourNames: Record<Meaning['colour'], string> = {
+  honey: 'Honey, with a line',
+  heather: 'Heather, with two lines',
+  clover: 'Clover, with dashes',
+  sky: 'Sky, with dots',
+}
+
+export const moveWords = {
+  more: 'More',
+  join: 'Join with the next slide',
+  send: 'Copy to another lesson …',
+  move: 'Move to another lesson …',
+  to: 'To which lesson',
+  go: 'Send it',
+  sent: (title: string) => `It stands in “${title}” now.`,
+  file: 'Save as a file',
 }
 
 export const historyWords = {
