@@ -137,7 +137,7 @@ impl Browser {
     pub async fn fill(&self, label: &str, text: &str) {
         let literal = quoted(label);
         let xpath = format!(
-            "//label[normalize-space(.) = {literal}]//input | //input[@aria-label = {literal}]"
+            "//label[normalize-space(.) = {literal}]//*[self::input or self::textarea] | //input[@aria-label = {literal}]"
         );
         let field = self.see(&xpath).await;
         field.click().await.expect("a field");
@@ -247,6 +247,16 @@ impl Browser {
         let output = Command::new("pdftotext").arg("-layout").arg(&file).arg("-").output();
         std::fs::remove_file(&file).expect("removed");
         String::from_utf8(output.expect("pdftotext is installed").stdout).expect("text")
+    }
+
+    /// The first element that `css` finds, shown or not: a file is chosen in a field that browsers draw themselves.
+    pub async fn find(&self, css: &str) -> WebElement {
+        let query = self.driver.query(By::Css(css));
+        query
+            .wait(Duration::from_secs(PATIENCE_S), Duration::from_millis(60))
+            .first()
+            .await
+            .expect("there")
     }
 
     /// Everything the page shows.

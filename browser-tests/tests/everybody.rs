@@ -33,6 +33,15 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.press("Sign in").await;
         browser.see_text("Equations in balance").await;
         check(&browser, "the shelf").await;
+        browser.press("Look over a text").await;
+        browser.see_text("Paste a sheet, a key or a plan.").await;
+        check(&browser, "the text to be looked over").await;
+        browser.keys("\u{e00c}").await; // escape
+        browser.until("!document.querySelector('.el-overlay')?.offsetParent").await;
+        browser.with_control("k").await;
+        browser.see("//*[@role = 'option']").await;
+        check(&browser, "everything that can be done").await;
+        browser.keys("\u{e00c}").await;
         browser.go(&format!("{}/lessons/{}", program.url, ladder.lesson)).await;
         browser.see_text("The phases fill the lesson.").await;
         check(&browser, "a lesson").await;
@@ -43,8 +52,13 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.take("Question").await;
         browser.see("//label[starts-with(normalize-space(.), 'Answered by')]").await;
         check(&browser, "a question").await;
+        browser.press("Add to this slide …").await;
+        browser.take("Picture").await;
+        browser.until("document.querySelectorAll('.chooser .label').length > 10").await;
+        check(&browser, "a picture in the making").await;
         browser.press("Plan").await;
         browser.see_text("The phases fill the").await;
+        browser.press("+ One more").await;
         check(&browser, "the plan").await;
         let look = browser.see("//button[starts-with(normalize-space(.), 'Second Look')]").await;
         look.click().await.expect("pressed");
@@ -53,6 +67,17 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.press("History").await;
         browser.see_text("What the lesson was").await;
         check(&browser, "the history").await;
+        browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, ladder.lesson)).await;
+        browser.see_text("Slide 2 of").await;
+        check(&browser, "the wall").await;
+        browser.keys("n").await;
+        browser.see_text("Work it").await;
+        check(&browser, "other numbers on the wall").await;
+        browser.press("Close").await;
+        browser.ask("document.activeElement.blur()").await;
+        browser.keys("s").await;
+        browser.see_text("Wipe the board").await;
+        check(&browser, "the spare board").await;
         browser.go(&format!("{}/lessons/{}/beside", program.url, ladder.lesson)).await;
         browser.see_text("this one follows it").await;
         check(&browser, "the window beside the wall").await;
@@ -79,6 +104,9 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
         browser.until("document.querySelectorAll('.rungs .answer').length === 9").await;
         check(&browser, "a ladder").await;
+        browser.see_text("Second Look").await.click().await.expect("opened");
+        browser.see_text("Nothing to mend here.").await;
+        check(&browser, "a ladder looked over").await;
         browser.see_text("What the class wrote").await.click().await.expect("opened");
         browser.press("Hana, Rung 1: finished").await;
         check(&browser, "the class's work").await;

@@ -3,7 +3,7 @@
 use browser_tests::{Browser, Program};
 
 const TITLES: &str =
-    "[...document.querySelectorAll('.picture h2')].map((h) => h.innerText.trim()).join(' | ')";
+    "[...document.querySelectorAll('.picture h2')].map((h) => h.textContent.trim()).join(' | ')";
 
 async fn saved(browser: &Browser) {
     browser.see("//*[@role = 'status'][normalize-space(.) = 'Saved']").await;
@@ -77,6 +77,22 @@ async fn a_whole_lesson_is_planned_written_on_undone_and_kept() {
     browser.see("//p[normalize-space(.) = 'Yes: it is 3.5.']").await;
     saved(&browser).await;
     browser.press("Done").await;
+
+    // Shown with keys, step by step, from the first slide to the last.
+    browser.press("Show on the wall").await;
+    browser.see_text("Slide 1 of ").await;
+    let last = browser.ask("document.querySelector('.wall footer button').innerText").await;
+    let last = last.as_str().and_then(|text| text.rsplit(' ').next()).expect("a number").to_owned();
+    let ended = "document.querySelector('.wall footer').innerText.includes('End of the lesson')";
+    for _ in 0..200 {
+        if browser.ask(ended).await == true {
+            break;
+        }
+        browser.keys(" ").await;
+    }
+    browser.see_text(&format!("Slide {last} of {last}")).await;
+    browser.keys("\u{e00c}").await; // escape
+    browser.see("//h1[normalize-space(.) = 'Percent of an amount']").await;
 
     // Undone to the start of the sitting, and done again.
     let enabled = |name: &str| {

@@ -28,7 +28,8 @@ async function leave(): Promise<void> {
       <el-button text @click="leave">{{ words.signIn.out }}</el-button>
     </div>
   </header>
-  <router-view />
+  <!-- Another lesson is another screen, with a sitting of its own. -->
+  <router-view :key="route.path" />
   <command-list v-if="name" ref="commands" />
 </template>
 

@@ -54,9 +54,10 @@ async function reword(): Promise<void> {
 
 <template>
   <li class="line" :class="{ open, folded: line.folded, own: line.own, wrong: !['given', 'holds'].includes(line.verdict) }">
-    <button type="button" class="face" :aria-expanded="open" :aria-label="`${words.example.line(number)}: ${line.speech}`" @click="open = !open">
+    <button type="button" class="face" :aria-expanded="open" @click="open = !open">
+      <span class="only-heard">{{ words.example.line(number) }}: </span>
       <span class="math">
-        <math-line v-if="line.latex" display :latex="line.asked?.latex || line.latex" />
+        <math-line v-if="line.latex" display :latex="line.asked?.latex || line.latex" :speech="line.speech" />
         <math-text v-else :text="line.asked ? '…' : line.math" />
       </span>
       <span class="reason soft">

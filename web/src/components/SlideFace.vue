@@ -3,7 +3,7 @@
  * A slide as the class sees it: sixteen to nine, every size in hundredths of its width, so that it is the
  * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
  */
-import { useResizeObserver } from '@vueuse/core'
+import { useElementVisibility, useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue'
 import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
 import { provideMeanings } from '@/slide/meanings'
@@ -49,6 +49,7 @@ async function shrink(): Promise<number> {
 
 /** Parts stand below each other where they can be large, and in two columns where that leaves them larger. */
 async function measure(): Promise<void> {
+  if (!isNear.value) return
   beside.value = false
   const below = await shrink()
   if (below < 0.9 && props.slide.blocks.length > 1) {
@@ -60,6 +61,9 @@ async function measure(): Promise<void> {
   }
   emit('full', overflows())
 }
+// Measuring lays a slide out several times: only those that are seen, or will be soon, are worth it.
+const isNear = useElementVisibility(face, { rootMargin: '400px' })
+watch(isNear, measure)
 useResizeObserver(face, measure)
 watch(() => props.slide, measure, { deep: true })
 </script>

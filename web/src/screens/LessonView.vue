@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
 import { useEventListener } from '@vueuse/core'
-import { ElButton, ElDialog, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
+import { ElButton, ElDialog } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { VueDraggable } from 'vue-draggable-plus'
@@ -9,6 +9,7 @@ import { api, reply, type LadderEntry, type LessonView, type PhaseKind, type Sli
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
+import RowMenu from '@/components/RowMenu.vue'
 import SecondLook from '@/components/SecondLook.vue'
 import SendSlide from '@/components/SendSlide.vue'
 import SlideEditor from '@/components/SlideEditor.vue'
@@ -108,6 +109,17 @@ function setFull(id: number, isFull: boolean): void {
 function cut(index: number, at: number): void {
   const id = lesson.value && split(lesson.value.slides, index, at)
   if (id !== undefined) openSlide.value = id
+}
+
+/** What else can be done with a slide. */
+const deedsAt = (index: number): { deed: string; says: string; disabled?: boolean }[] => [
+  { deed: 'join', says: moveWords.join, disabled: index === rungs.value.length - 1 },
+  { deed: 'copy', says: moveWords.send },
+  { deed: 'move', says: moveWords.move, disabled: rungs.value.length === 1 },
+]
+function act(slide: Slide, index: number, deed: string): void {
+  if (deed === 'join' && lesson.value) join(lesson.value.slides, index)
+  else sending.value = { slide, moves: deed === 'move' }
 }
 
 const sending = ref<{ slide: Slide; moves: boolean }>()
@@ -243,16 +255,7 @@ async function show(): Promise<void> {
                 <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
                 <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
                 <el-button text size="small" @click="copy(rung.index)">{{ words.lesson.twice }}</el-button>
-                <el-dropdown trigger="click" @command="(deed: 'join' | 'copy' | 'move') => (deed === 'join' ? join(lesson!.slides, rung.index) : (sending = { slide: rung.slide, moves: deed === 'move' }))">
-                  <el-button text size="small" :aria-label="`${moveWords.more}: ${rung.slide.title}`">⋯</el-button>
-                  <template #dropdown>
-                    <el-dropdown-menu>
-                      <el-dropdown-item command="join" :disabled="rung.index === rungs.length - 1">{{ moveWords.join }}</el-dropdown-item>
-                      <el-dropdown-item command="copy">{{ moveWords.send }}</el-dropdown-item>
-                      <el-dropdown-item command="move" :disabled="rungs.length === 1">{{ moveWords.move }}</el-dropdown-item>
-                    </el-dropdown-menu>
-                  </template>
-                </el-dropdown>
+                <row-menu :label="`${moveWords.more}: ${rung.slide.title}`" :deeds="deedsAt(rung.index)" @deed="(deed) => act(rung.slide, rung.index, deed)" />
                 <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
               </div>
             </div>
@@ -321,6 +324,12 @@ async function show(): Promise<void> {
 .actions .el-button {
   margin: 0;
 }
+.actions .el-button.is-text {
+  padding-inline: 10px;
+}
+.state {
+  padding-inline-end: 6px;
+}
 .count {
   display: inline-grid;
   place-items: center;
@@ -342,6 +351,11 @@ async function show(): Promise<void> {
   display: grid;
   grid-template-columns: subgrid;
   grid-column: 1 / -1;
+}
+/* Rows far from the window are laid out when they come near. */
+.beside {
+  content-visibility: auto;
+  contain-intrinsic-size: auto 270px;
 }
 .grip {
   padding-inline: 4px 8px;

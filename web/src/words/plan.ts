@@ -115,7 +115,7 @@ export const blockWords = {
   alt: 'What it shows, for those who cannot see it',
   altHint: 'A hive with three frames',
   noImage: 'Choose a file.',
-  split: 'Begin a new slide here',
+  split: 'Split: begin a new slide here',
   splitShort: 'Split',
   full: 'There is more here than the back row can read. Split it, or take something out.',
   more: 'One more',

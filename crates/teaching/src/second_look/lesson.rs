@@ -72,7 +72,8 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
         .map(|text| Placed { place: Spot::default(), text: text.clone() })
         .collect();
     let practice: Vec<String> = blocks()
-        .filter(|block| practises(block))
+        // A ladder may hang on the lesson without standing on a slide: what is shown is taken for practised there.
+        .filter(|block| practises(block) || matches!(block, Block::WorkedExample { .. }))
         .map(|block| {
             // What is drawn, and what a ladder is called, tells what it practises too.
             let pictures = block.figures().into_iter().map(labels).collect::<Vec<_>>().join(" ");
