@@ -14,7 +14,7 @@ async fn lesson(program: &Program, title: &str) -> Browser {
 }
 
 const TITLES: &str =
-    "[...document.querySelectorAll('.picture h2')].map((h) => h.innerText.trim()).join(' | ')";
+    "[...document.querySelectorAll('.picture h2')].map((h) => h.textContent.trim()).join(' | ')";
 
 async fn saved(browser: &Browser) {
     browser.see("//*[@role = 'status'][normalize-space(.) = 'Saved']").await;
@@ -61,7 +61,18 @@ async fn slides_are_moved_added_taken_out_and_kept() {
     let after = browser.ask(TITLES).await;
     assert_eq!(after, format!("{moved} | A look back"));
 
-    browser.ask("void [...document.querySelectorAll('button')].filter((b) => b.innerText.trim() === 'Take out').at(-1).click()").await;
+    browser
+        .see("(//button[starts-with(@aria-label, 'More: ')])[last()]")
+        .await
+        .click()
+        .await
+        .expect("opened");
+    browser
+        .see("//*[@role = 'menuitem'][normalize-space(.) = 'Take out']")
+        .await
+        .click()
+        .await
+        .expect("taken");
     browser.until(&format!("{TITLES} === {}", serde_json::json!(moved))).await;
     saved(&browser).await;
     browser.ask("location.reload()").await;

@@ -225,7 +225,7 @@ async fn a_picture_is_chosen_by_hand() {
     }
     let bad = json!({"kind": "triangle", "values": ["1", "2", "9"]});
     let (status, says) = teacher.refused("POST", "/api/pictures", bad).await;
-    assert_eq!(status, StatusCode::BAD_REQUEST);
+    assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
     assert!(says.starts_with("These three sides make no triangle"), "{says}");
 }
 
@@ -241,7 +241,7 @@ async fn an_image_is_kept_for_its_owner() {
     let kept = String::from_utf8(kept).expect("text");
     assert!(kept.contains("<rect") && !kept.contains("script"), "{kept}");
     let (status, says) = teacher.put_in("/api/images", b"no image").await;
-    assert_eq!(status, StatusCode::BAD_REQUEST, "{}", String::from_utf8_lossy(&says));
+    assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY, "{}", String::from_utf8_lossy(&says));
     let stranger = common::teacher().await;
     let (status, ..) = stranger.raw("GET", &format!("/api/images/{id}"), None).await;
     assert_eq!(status, StatusCode::NOT_FOUND);
@@ -271,7 +271,7 @@ async fn a_lesson_is_taken_in_from_a_file() {
     );
     for bad in ["{\"title\": 3}", "   "] {
         let (status, says) = teacher.refused("POST", "/api/lessons/file", file(bad.into())).await;
-        assert_eq!(status, StatusCode::BAD_REQUEST);
+        assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
         assert!(!says.is_empty());
     }
 }
@@ -324,5 +324,5 @@ async fn boards_texts_and_ladders_are_judged() {
     assert_eq!(teacher.ask("GET", &path, None).await, json!([]));
     let long = json!({"text": "x".repeat(200_001)});
     let (status, _) = teacher.refused("POST", "/api/second-look/text", long).await;
-    assert_eq!(status, StatusCode::BAD_REQUEST);
+    assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
 }

@@ -57,7 +57,7 @@ async function reword(): Promise<void> {
     <button type="button" class="face" :aria-expanded="open" @click="open = !open">
       <span class="only-heard">{{ words.example.line(number) }}: </span>
       <span class="math">
-        <math-line v-if="line.latex" display :latex="line.asked?.latex || line.latex" :speech="line.speech" />
+        <math-line v-if="line.latex" display :latex="line.asked?.latex || line.latex" />
         <math-text v-else :text="line.asked ? '…' : line.math" />
       </span>
       <span class="reason soft">

@@ -40,9 +40,9 @@ async function judge(): Promise<void> {
 }
 
 async function enter(at: number): Promise<void> {
-  await judge()
   if (at === lines.value.length - 1 && lines.value[at]?.trim() && lines.value.length < 12) lines.value.push('')
-  await focus(Math.min(at + 1, lines.value.length - 1))
+  // The next line waits for nobody: what is typed meanwhile belongs there.
+  await Promise.all([focus(Math.min(at + 1, lines.value.length - 1)), judge()])
 }
 async function remove(at: number): Promise<void> {
   if (lines.value.length === 1) return

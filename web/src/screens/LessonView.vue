@@ -113,12 +113,17 @@ function cut(index: number, at: number): void {
 
 /** What else can be done with a slide. */
 const deedsAt = (index: number): { deed: string; says: string; disabled?: boolean }[] => [
+  { deed: 'twice', says: words.lesson.twice },
   { deed: 'join', says: moveWords.join, disabled: index === rungs.value.length - 1 },
   { deed: 'copy', says: moveWords.send },
   { deed: 'move', says: moveWords.move, disabled: rungs.value.length === 1 },
+  { deed: 'remove', says: words.lesson.remove, disabled: rungs.value.length === 1 },
 ]
 function act(slide: Slide, index: number, deed: string): void {
-  if (deed === 'join' && lesson.value) join(lesson.value.slides, index)
+  if (!lesson.value) return
+  if (deed === 'join') join(lesson.value.slides, index)
+  else if (deed === 'twice') copy(index)
+  else if (deed === 'remove') lesson.value.slides.splice(index, 1)
   else sending.value = { slide, moves: deed === 'move' }
 }
 
@@ -254,9 +259,7 @@ async function show(): Promise<void> {
                 <span class="push" />
                 <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
                 <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
-                <el-button text size="small" @click="copy(rung.index)">{{ words.lesson.twice }}</el-button>
                 <row-menu :label="`${moveWords.more}: ${rung.slide.title}`" :deeds="deedsAt(rung.index)" @deed="(deed) => act(rung.slide, rung.index, deed)" />
-                <el-button text size="small" :disabled="rungs.length === 1" @click="lesson.slides.splice(rung.index, 1)">{{ words.lesson.remove }}</el-button>
               </div>
             </div>
           </section>

@@ -12,8 +12,10 @@ use tower::ServiceExt;
 
 /// A teacher who is signed in.
 pub struct Teacher {
-    app: Router,
-    cookie: String,
+    /// The server.
+    pub app: Router,
+    /// What says who asks.
+    pub cookie: String,
 }
 
 /// Somebody new, on an empty database.
