@@ -44,9 +44,13 @@ pub struct PictureOrder {
 const LONGEST: usize = 120;
 
 type Draw = fn(&[&str]) -> Result<Figure, String>;
+/// Labels with what stands there to begin with.
+type Fields = &'static [(&'static str, &'static str)];
+/// Its id, its title, its fields, and how it is drawn.
+type Known = (&'static str, &'static str, Fields, Draw);
 
 /// Every picture: its id, its title, its fields with what stands there to begin with, and how it is drawn.
-const PICTURES: &[(&str, &str, &[(&str, &str)], Draw)] = &[
+const PICTURES: &[Known] = &[
     ("number_line", "Number line", &[("From", "0"), ("To", "10"), ("Points", "3, 7")], number_line),
     ("percent_bar", "Percent bar", &[("Percent", "35"), ("Of", "80")], percent_bar),
     ("strips", "Fraction strips", &[("Fractions", "1/2, 3/4")], |v| {

@@ -70,10 +70,7 @@ pub(super) fn look(objectives: &[Placed], tasks: &[String]) -> Vec<Spotted> {
                     !lower[..at].chars().next_back().is_some_and(char::is_alphanumeric)
                 })
             };
-            let mut topics = TOPICS
-                .iter()
-                .filter(|(words, _)| words.iter().any(|word| begins(&word)))
-                .peekable();
+            let mut topics = TOPICS.iter().filter(|(words, _)| words.iter().any(begins)).peekable();
             topics.peek().is_some() && !topics.any(|(_, signs)| practised(signs))
         })
         .map(|objective| {

@@ -51,6 +51,7 @@ pub(super) fn look(text: &str) -> Vec<Finding> {
 }
 
 /// A rule that is called by its name.
+#[derive(Debug, Clone, Copy)]
 enum Rule {
     Multiples(i64),
     Steps(i64),
@@ -66,15 +67,15 @@ enum Rule {
 
 /// The rule that a sentence names.
 fn rule_of(sentence: &str) -> Option<Rule> {
-    const FIXED: &[(&str, fn() -> Rule)] = &[
-        ("square numbers", || Rule::Squares),
-        ("cube numbers", || Rule::Cubes),
-        ("cubic numbers", || Rule::Cubes),
-        ("even numbers", || Rule::Even),
-        ("odd numbers", || Rule::Odd),
-        ("prime numbers", || Rule::Primes),
-        ("triangular numbers", || Rule::Triangular),
-        ("triangle numbers", || Rule::Triangular),
+    const FIXED: &[(&str, Rule)] = &[
+        ("square numbers", Rule::Squares),
+        ("cube numbers", Rule::Cubes),
+        ("cubic numbers", Rule::Cubes),
+        ("even numbers", Rule::Even),
+        ("odd numbers", Rule::Odd),
+        ("prime numbers", Rule::Primes),
+        ("triangular numbers", Rule::Triangular),
+        ("triangle numbers", Rule::Triangular),
     ];
     const SAID: [(&str, i64); 9] = [
         ("twos", 2),
@@ -112,7 +113,7 @@ fn rule_of(sentence: &str) -> Option<Rule> {
     }
     let mut fixed = FIXED.iter().filter(|(name, _)| lower.contains(name));
     match (fixed.next(), fixed.next()) {
-        (Some((_, rule)), None) => Some(rule()),
+        (Some((_, rule)), None) => Some(*rule),
         _ => None,
     }
 }

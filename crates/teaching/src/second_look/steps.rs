@@ -178,7 +178,7 @@ fn problem(task: &Task, lines: &[(&Placed, Line)]) -> Option<Rung> {
         let line = line_of(&format!("${math}$"))?;
         let bid = ["expand", "factorise", "factorize", "factor", "simplify"]
             .into_iter()
-            .find(|bid| reading::has_word(&asked, bid));
+            .find(|bid| reading::has_word(asked, bid));
         let bid = bid.map(|bid| if bid == "factorize" { "factorise" } else { bid });
         let typed = format!("{} {}", bid.unwrap_or_default(), text_line(&line));
         return rung(typed.trim(), None, Stage::Grip).ok();

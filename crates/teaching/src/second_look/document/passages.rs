@@ -139,11 +139,7 @@ impl Reader {
             Event::InlineMath(math) | Event::DisplayMath(math) => {
                 self.push(&format!("${}$", math.trim()), from);
             }
-            Event::SoftBreak | Event::HardBreak => {
-                if self.picture.is_none() {
-                    self.flush();
-                }
-            }
+            Event::SoftBreak | Event::HardBreak if self.picture.is_none() => self.flush(),
             Event::Html(html) | Event::InlineHtml(html) => {
                 let line = self.line_at(from);
                 let text = html.into_string();
@@ -192,10 +188,8 @@ impl Reader {
             }
             Tag::Image { .. } => self.picture = Some((String::new(), self.line_at(from))),
             Tag::Emphasis if is_between_digits(source, from) => self.push("*", from),
-            Tag::Strong | Tag::Emphasis => {
-                if self.strong.is_none() {
-                    self.strong = Some(self.text.len());
-                }
+            Tag::Strong | Tag::Emphasis if self.strong.is_none() => {
+                self.strong = Some(self.text.len());
             }
             _ => {}
         }
