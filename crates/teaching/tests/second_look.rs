@@ -128,6 +128,84 @@ fn sheets() -> Vec<(String, String)> {
         .collect()
 }
 
+/// Pieces of which texts are made that nobody would write, with letters whose small ones are longer than they are.
+const PIECES: &[&str] = &[
+    "Q1: ",
+    "Question 3.",
+    "İİİİ",
+    "ẞ",
+    "K",
+    "$",
+    "$$",
+    "**",
+    "*",
+    "_",
+    "\n",
+    "\n\n",
+    "1. ",
+    "- ",
+    "# ",
+    "## Answers\n",
+    "## Practice\n",
+    "|",
+    "|---|---|\n",
+    "![",
+    "](x)",
+    "<span style=\"color:url(\">",
+    "<img",
+    "3.5",
+    "12,500",
+    "7%",
+    "²",
+    "√",
+    "½",
+    "=",
+    "≈",
+    "<",
+    "→",
+    "Answer:",
+    "Working:",
+    " Then ",
+    "so ",
+    "x",
+    "Hana has ",
+    "Hanna's ",
+    "How many",
+    "?",
+    ".",
+    "...",
+    "…",
+    "5, 10, 15, 21, 25",
+    "round ",
+    "nearest ten",
+    "2 decimal places",
+    "cm",
+    "m²",
+    "km/h",
+    "minutes",
+    "45-minute lesson",
+    "\\frac{",
+    "}",
+    "\\text{",
+    "🐝",
+    "\u{0}",
+    "\u{202e}",
+    "é",
+    "multiples of ",
+];
+
+proptest::proptest! {
+    /// No text is too strange to be looked over.
+    #[test]
+    fn no_text_is_too_strange(at in proptest::collection::vec(0..PIECES.len(), 0..40)) {
+        let text: String = at.into_iter().map(|at| PIECES[at]).collect();
+        let lines = text.lines().count().max(1);
+        for spotted in look_over(&text) {
+            assert!(spotted.place.line.is_some_and(|line| line <= lines + 1), "{text:?}");
+        }
+    }
+}
+
 /// A mend that is offered leaves nothing to mend.
 #[test]
 fn a_mend_leaves_nothing_to_mend() {

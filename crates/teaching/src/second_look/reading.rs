@@ -386,7 +386,7 @@ pub(super) fn is_warning(sentence: &str) -> bool {
 pub(super) fn without_label(text: &str) -> &str {
     const LABELS: &[&str] = &["question", "problem", "example", "exercise", "task", "q", "no"];
     let text = text.trim();
-    let lower = text.to_lowercase();
+    let lower = text.to_ascii_lowercase();
     let named = LABELS.iter().find_map(|label| {
         let rest = lower.strip_prefix(label)?;
         let digits = rest.trim_start_matches(['.', ' ']);

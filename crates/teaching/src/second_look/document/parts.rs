@@ -421,7 +421,7 @@ fn is_mathematics(text: &str) -> bool {
 /// `Then $x = 5$`: a line of mathematics behind a word that leads to it.
 fn is_conclusion(text: &str) -> bool {
     const LEADS: &[&str] = &["then ", "so ", "thus ", "therefore ", "hence ", "it follows that "];
-    let lower = text.to_lowercase();
+    let lower = text.to_ascii_lowercase();
     LEADS.iter().any(|lead| lower.starts_with(lead) && is_mathematics(&text[lead.len()..]))
 }
 
