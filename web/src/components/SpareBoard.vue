@@ -97,6 +97,7 @@ function verdictAt(at: number): JudgedLine | undefined {
   </section>
 </template>
 
+<style scoped src="@/styles/wall-buttons.css"></style>
 <style scoped>
 .spare {
   position: fixed;
@@ -151,12 +152,6 @@ li {
 button {
   min-block-size: 36px;
   padding-inline: 14px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
 }
 @media (max-width: 700px) {
   li {

@@ -52,6 +52,7 @@ async function take(body: Beginning): Promise<void> {
   </form>
 </template>
 
+<style scoped src="@/styles/wall-buttons.css"></style>
 <style scoped>
 .numbers {
   display: grid;
@@ -87,15 +88,5 @@ input {
 button {
   min-block-size: 34px;
   padding-inline: 12px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-button.on {
-  border-color: var(--honey);
-  background: var(--honey-pale);
 }
 </style>

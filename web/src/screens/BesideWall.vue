@@ -91,6 +91,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   </main>
 </template>
 
+<style scoped src="@/styles/wall-buttons.css"></style>
 <style scoped>
 .beside {
   display: grid;
@@ -146,16 +147,6 @@ footer {
 button {
   min-block-size: 38px;
   padding-inline: 16px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-button.on {
-  border-color: var(--honey);
-  background: var(--honey-pale);
 }
 @media (max-width: 760px) {
   .beside {

@@ -181,6 +181,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   </main>
 </template>
 
+<style scoped src="@/styles/wall-buttons.css"></style>
 <style scoped>
 .wall {
   display: grid;
@@ -245,17 +246,6 @@ footer {
 button {
   min-block-size: 32px;
   padding-inline: 10px;
-  border: 1px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  color: var(--ink);
-  font: inherit;
-  cursor: pointer;
-}
-button.on,
-button[aria-pressed='true'] {
-  border-color: var(--honey);
-  background: var(--honey-pale);
 }
 .time {
   border-color: transparent;
