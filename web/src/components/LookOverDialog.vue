@@ -30,7 +30,7 @@ async function look(): Promise<void> {
         <span>{{ lookWords.textHelp }}</span>
         <el-input v-model="text" type="textarea" :rows="10" maxlength="200000" :placeholder="lookWords.textHint" />
       </label>
-      <el-button type="primary" size="large" native-type="submit" :loading="busy" :disabled="!text.trim()">{{ lookWords.go1 }}</el-button>
+      <el-button type="primary" size="large" native-type="submit" :loading="busy" :disabled="!text.trim()">{{ lookWords.lookOver }}</el-button>
       <failure-note v-if="failure" :failure="failure" />
       <finding-list v-if="found" :findings="found" :place-of="(one) => lookWords.line(one.place.line ?? 1)" />
     </form>

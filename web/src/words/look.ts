@@ -11,7 +11,7 @@ export const lookWords = {
   overText: 'Look over a text',
   textHelp: 'Paste a sheet, a key or a plan. Mathematics may stand between dollar signs, or plainly.',
   textHint: 'Hana fills 24 jars and sells 7. How many are left?\nWorking: 42 - 7 = 35',
-  go1: 'Look it over',
+  lookOver: 'Look it over',
   found: (count: number) => (count === 1 ? 'One thing to look at.' : `${count} things to look at.`),
   nothing: 'Nothing to mend here.',
   line: (n: number) => `Line ${n}`,
