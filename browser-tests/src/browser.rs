@@ -242,9 +242,12 @@ impl Browser {
             .await;
         let bytes: Vec<u8> = serde_json::from_value(fetched).expect("a file");
         assert!(bytes.starts_with(b"%PDF"));
-        let file = std::env::temp_dir().join(format!("honey-ladder-{}.pdf", bytes.len()));
+        // Two tests of one program may print at the same time.
+        let file =
+            std::env::temp_dir().join(format!("honey-ladder-{}.pdf", self.driver.session_id()));
         std::fs::write(&file, bytes).expect("written");
-        let output = Command::new("pdftotext").arg("-layout").arg(&file).arg("-").output();
+        // In the order of writing, where the parts of a fraction follow each other.
+        let output = Command::new("pdftotext").arg("-raw").arg(&file).arg("-").output();
         std::fs::remove_file(&file).expect("removed");
         String::from_utf8(output.expect("pdftotext is installed").stdout).expect("text")
     }
