@@ -43,6 +43,7 @@ export const router = createRouter({
       props: (to) => ({
         lesson: Number(to.params.id),
         place: to.query.slide ? { slide: Number(to.query.slide), block: Number(to.query.block ?? 0) } : undefined,
+        onto: to.query.onto ? Number(to.query.onto) : undefined,
       }),
       meta: { teacher: true },
     },

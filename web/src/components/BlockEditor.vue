@@ -53,7 +53,7 @@ const size = { minRows: 1, maxRows: 8 }
   <template v-else-if="block.kind === 'practice'">
     <p class="told"><math-text :text="block.rung.prompt" /></p>
     <p class="soft">{{ blockWords.answer }}: {{ block.rung.answer.text }}</p>
-    <el-button size="small" @click="emit('draw')">{{ blockWords.another }}</el-button>
+    <el-button v-if="block.source.source.kind === 'drawn'" size="small" @click="emit('draw')">{{ blockWords.another }}</el-button>
   </template>
   <template v-else-if="block.kind === 'question'">
     <label>

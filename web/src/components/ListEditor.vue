@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A list of short texts, one field each; Enter begins the next. */
+/** A list of short texts, one field each; Enter begins the next. What else offers entries stands in its slot. */
 import { ElButton, ElInput } from 'element-plus'
 import { nextTick, useTemplateRef } from 'vue'
 import { planWords } from '@/words/plan'
@@ -22,7 +22,10 @@ async function add(at: number): Promise<void> {
       <el-input ref="fields" v-model="texts[at]" maxlength="300" :placeholder="hint" :aria-label="`${label}: ${name(at + 1)}`" @keydown.enter.prevent="texts.length < most && add(at + 1)" />
       <el-button text size="small" :aria-label="planWords.remove(texts[at] ?? '')" @click="texts.splice(at, 1)">×</el-button>
     </div>
-    <el-button v-if="texts.length < most" text size="small" @click="add(texts.length)">+ {{ planWords.add }}</el-button>
+    <div v-if="texts.length < most" class="row more">
+      <el-button text size="small" @click="add(texts.length)">+ {{ planWords.add }}</el-button>
+      <slot />
+    </div>
   </fieldset>
 </template>
 
@@ -48,7 +51,11 @@ legend {
   gap: 2px;
   inline-size: 100%;
 }
-.row .el-button {
+.row:not(.more) > .el-button {
   font-size: 1.1rem;
+}
+.more {
+  align-items: center;
+  gap: 8px;
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { ElButton, ElDialog, ElInput, ElInputNumber, ElOption, ElOptionGroup, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
-import { api, reply, type Failure, type NewLesson, type SkillCard, type Strand } from '@/api/client'
+import { api, reply, type Failure, type NewLesson, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
+import { useSkills } from '@/composables/useSkills'
 import { gradeName, strandNames, words } from '@/words'
 
 const open = defineModel<boolean>({ required: true })
@@ -18,7 +19,7 @@ async function choose(event: Event): Promise<void> {
 }
 const skill = ref('')
 const method = ref('')
-const cards = ref<SkillCard[]>([])
+const { cards } = useSkills()
 const failure = ref<Failure>()
 const busy = ref(false)
 /** Largest file, in bytes. */
@@ -31,11 +32,6 @@ const methods = computed(() => cards.value.find((card) => card.id === skill.valu
 watch(skill, () => (method.value = ''))
 watch(ofGrade, (now) => {
   if (!now.some((card) => card.id === skill.value)) skill.value = ''
-})
-watch(open, async (isOpen) => {
-  if (!isOpen || cards.value.length) return
-  const answer = await reply(api.GET('/api/skills'))
-  if (answer.ok) cards.value = answer.value
 })
 
 async function make(): Promise<void> {

@@ -9,7 +9,7 @@ import { phaseNames } from '@/words'
 import { groupingNames, planWords } from '@/words/plan'
 
 const lesson = defineModel<Lesson>({ required: true })
-const emit = defineEmits<{ slide: [id: number] }>()
+const emit = defineEmits<{ slide: [id: number]; add: [phase: PhaseKind] }>()
 const groupings = Object.keys(groupingNames) as Grouping[]
 const mends = ref<Mend[]>([])
 
@@ -56,7 +56,7 @@ function send(slide: Slide, to: PhaseKind): void {
       <div class="what">
         <h3>{{ phaseNames[phase.kind] }}</h3>
         <el-input-number v-model="phase.minutes" :min="0" :max="300" :aria-label="`${phaseNames[phase.kind]}: ${planWords.minutes}`" />
-        <span class="soft" :class="{ off: onSlides(phase.kind) !== phase.minutes }">{{ planWords.slideMinutes(onSlides(phase.kind)) }}</span>
+        <span v-if="slidesOf(phase.kind).length" class="soft" :class="{ off: onSlides(phase.kind) !== phase.minutes }">{{ planWords.slideMinutes(onSlides(phase.kind)) }}</span>
         <el-select v-model="phase.grouping" :aria-label="`${phaseNames[phase.kind]}: ${planWords.grouping}`">
           <el-option v-for="one in groupings" :key="one" :value="one" :label="groupingNames[one]" />
         </el-select>
@@ -77,6 +77,7 @@ function send(slide: Slide, to: PhaseKind): void {
           </div>
         </vue-draggable>
         <span v-if="!slidesOf(phase.kind).length" class="soft none">{{ planWords.noSlides }}</span>
+        <el-button text size="small" class="add" :aria-label="`${phaseNames[phase.kind]}: ${planWords.addSlide}`" @click="emit('add', phase.kind)">+ {{ planWords.addSlide }}</el-button>
       </div>
     </div>
   </section>
@@ -152,6 +153,9 @@ label > span,
   position: absolute;
   inset-block-start: 30px;
   pointer-events: none;
+}
+.add {
+  justify-self: start;
 }
 .slide {
   display: grid;

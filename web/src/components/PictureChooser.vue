@@ -2,7 +2,7 @@
 /** A picture for a slide, drawn from a few values as they are typed. */
 import { useDebounceFn } from '@vueuse/core'
 import { ElButton, ElInput, ElOption, ElSelect } from 'element-plus'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { api, reply, type Block, type Drawing, type PictureCard } from '@/api/client'
 import SceneView from './SceneView.vue'
 import { blockWords } from '@/words/plan'
@@ -13,11 +13,13 @@ const kind = ref('number_line')
 const values = ref<string[]>([])
 const drawn = ref<Drawing>()
 const refused = ref('')
+const kinds = useTemplateRef('kinds')
 const REST_MS = 250
 
 const card = computed(() => cards.value.find((one) => one.kind === kind.value))
 watch(card, (now) => (values.value = now?.fields.map((field) => field.begins) ?? []))
 onMounted(async () => {
+  kinds.value?.focus()
   const answer = await reply(api.GET('/api/pictures'))
   if (answer.ok) cards.value = answer.value
 })
@@ -42,7 +44,7 @@ function take(): void {
   <form class="chooser" @submit.prevent="take">
     <label>
       <span>{{ blockWords.pictureOf }}</span>
-      <el-select v-model="kind" filterable :aria-label="blockWords.pictureOf">
+      <el-select ref="kinds" v-model="kind" filterable :aria-label="blockWords.pictureOf">
         <el-option v-for="one in cards" :key="one.kind" :value="one.kind" :label="one.title" />
       </el-select>
     </label>

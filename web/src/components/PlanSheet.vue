@@ -1,17 +1,18 @@
 <script setup lang="ts">
 /** The plan of a lesson, as a department asks for it. The same lesson as its slides, seen from the other side. */
 import { ElButton, ElDatePicker, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
-import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Lesson, type Prior, type Sheet, type SkillCard } from '@/api/client'
+import { computed } from 'vue'
+import type { Lesson, PhaseKind, Prior, Sheet } from '@/api/client'
 import ListEditor from './ListEditor.vue'
 import PhaseTable from './PhaseTable.vue'
 import SlideStyle from './SlideStyle.vue'
+import { useSkills } from '@/composables/useSkills'
 import { gradeName } from '@/words'
 import { planWords } from '@/words/plan'
 
 const lesson = defineModel<Lesson>({ required: true })
-const emit = defineEmits<{ slide: [id: number] }>()
-const cards = ref<SkillCard[]>([])
+const emit = defineEmits<{ slide: [id: number]; add: [phase: PhaseKind] }>()
+const { cards } = useSkills(() => lesson.value.grade)
 
 const empty = (): Required<Sheet> => ({ class: '', section: '', subject: '', date: '', period: '', week: '', prior: [], criteria: [], resources: [], homework: '', skill: null, method: null })
 /** Every field is there, whatever an older lesson has. */
@@ -29,12 +30,11 @@ function addPrior(chosen: string): void {
   const prior: Prior = card ? { text: card.objective, skill: card.id } : { text: chosen }
   sheet.value.prior.push(prior)
 }
+function addObjective(chosen: string): void {
+  const card = cards.value.find((one) => one.id === chosen)
+  if (card && !objectives.value.includes(card.objective)) objectives.value.push(card.objective)
+}
 const titleOf = (prior: Prior): string => cards.value.find((card) => card.id === prior.skill)?.title ?? ''
-
-onMounted(async () => {
-  const answer = await reply(api.GET('/api/skills'))
-  if (answer.ok) cards.value = answer.value
-})
 </script>
 
 <template>
@@ -56,7 +56,11 @@ onMounted(async () => {
       <label><span>{{ planWords.length }}</span><el-input-number v-model="lesson.minutes" :min="5" :max="300" :step="5" :aria-label="planWords.length" /></label>
     </section>
     <section class="card two">
-      <list-editor v-model="objectives" :label="planWords.objectives" :hint="planWords.objectivesHint" />
+      <list-editor v-model="objectives" :label="planWords.objectives" :hint="planWords.objectivesHint">
+        <el-select :model-value="''" size="small" filterable class="offer" :placeholder="planWords.objectiveOf" :aria-label="planWords.objectiveOf" @update:model-value="addObjective">
+          <el-option v-for="card in cards" :key="card.id" :value="card.id" :label="card.title" />
+        </el-select>
+      </list-editor>
       <list-editor v-model="sheet.criteria" :label="planWords.criteria" :hint="planWords.objectivesHint" />
       <fieldset class="prior">
         <legend>{{ planWords.prior }}</legend>
@@ -73,7 +77,7 @@ onMounted(async () => {
       </fieldset>
       <list-editor v-model="sheet.resources" :label="planWords.resources" />
     </section>
-    <phase-table v-model="lesson" @slide="(id) => emit('slide', id)" />
+    <phase-table v-model="lesson" @slide="(id) => emit('slide', id)" @add="(phase) => emit('add', phase)" />
     <slide-style v-model="lesson" class="card" />
     <section class="card">
       <label><span>{{ planWords.homework }}</span><el-input v-model="sheet.homework" type="textarea" :autosize="{ minRows: 2, maxRows: 8 }" maxlength="4000" /></label>
@@ -130,6 +134,9 @@ legend {
   margin-block-end: 4px;
   font-size: 0.9rem;
   font-weight: 600;
+}
+.offer {
+  inline-size: 210px;
 }
 .row {
   display: flex;

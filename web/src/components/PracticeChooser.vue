@@ -1,25 +1,24 @@
 <script setup lang="ts">
-/** A problem for a slide: drawn from the catalogue, or typed. */
+/** A problem for a slide: typed, or drawn from the catalogue. */
 import { ElButton, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
-import { onMounted, ref } from 'vue'
-import { api, reply, type Block, type Failure, type PracticeOrder, type SkillCard, type Stage } from '@/api/client'
+import { onMounted, ref, useTemplateRef } from 'vue'
+import { api, reply, type Block, type Failure, type PracticeOrder, type Stage } from '@/api/client'
 import FailureNote from './FailureNote.vue'
+import { useSkills } from '@/composables/useSkills'
 import { stageNames } from '@/words'
 import { blockWords } from '@/words/plan'
 
-const props = defineProps<{ skill?: string | null }>()
+const props = defineProps<{ skill?: string | null; grade?: number }>()
 const emit = defineEmits<{ made: [block: Block] }>()
-const cards = ref<SkillCard[]>([])
+const { cards } = useSkills(() => props.grade)
 const skill = ref(props.skill ?? '')
 const stage = ref<Stage>('grip')
 const typed = ref('')
 const failure = ref<Failure>()
 const busy = ref(false)
+const field = useTemplateRef('field')
 
-onMounted(async () => {
-  const answer = await reply(api.GET('/api/skills'))
-  if (answer.ok) cards.value = answer.value
-})
+onMounted(() => field.value?.focus())
 
 async function order(body: PracticeOrder): Promise<void> {
   busy.value = true
@@ -33,6 +32,10 @@ const seed = (): number => Math.floor(Math.random() * 1_000_000)
 
 <template>
   <div class="chooser">
+    <form class="row" @submit.prevent="order({ kind: 'typed', problem: typed })">
+      <el-input ref="field" v-model="typed" maxlength="300" :placeholder="blockWords.typedHint" :aria-label="blockWords.typed" class="skill" />
+      <el-button native-type="submit" :disabled="!typed.trim()" :loading="busy">{{ blockWords.pose }}</el-button>
+    </form>
     <form class="row" @submit.prevent="order({ kind: 'drawn', skill, stage, seed: seed(), index: seed() % 3 })">
       <el-select v-model="skill" filterable :placeholder="blockWords.skill" :aria-label="blockWords.skill" class="skill">
         <el-option v-for="card in cards" :key="card.id" :value="card.id" :label="card.title" />
@@ -41,10 +44,6 @@ const seed = (): number => Math.floor(Math.random() * 1_000_000)
         <el-radio-button v-for="(name, one) in stageNames" :key="one" :value="one" :label="name" />
       </el-radio-group>
       <el-button native-type="submit" :disabled="!skill" :loading="busy">{{ blockWords.draw }}</el-button>
-    </form>
-    <form class="row" @submit.prevent="order({ kind: 'typed', problem: typed })">
-      <el-input v-model="typed" maxlength="300" :placeholder="blockWords.typedHint" :aria-label="blockWords.typed" class="skill" />
-      <el-button native-type="submit" :disabled="!typed.trim()" :loading="busy">{{ blockWords.pose }}</el-button>
     </form>
     <failure-note v-if="failure" :failure="failure" />
   </div>

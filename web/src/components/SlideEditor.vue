@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Everything of one slide that can be changed, beside its picture. Changes go straight into the lesson. */
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
 import { api, reply, type Block, type PhaseKind, type Slide } from '@/api/client'
 import { comesAt } from '@/slide/steps'
@@ -13,10 +13,15 @@ import { phaseNames, words } from '@/words'
 import { blockNames, blockWords } from '@/words/plan'
 
 const slide = defineModel<Slide>({ required: true })
-defineProps<{ lesson: number; skill?: string | null }>()
+const props = defineProps<{ lesson: number; skill?: string | null; grade?: number; /** Just made: its heading is to be typed over. */ fresh?: boolean }>()
 const emit = defineEmits<{ bench: [block?: number]; split: [at: number] }>()
 const phases = Object.keys(phaseNames) as PhaseKind[]
 const choosing = ref<'practice' | 'picture'>()
+
+const heading = useTemplateRef('heading')
+const blocks = useTemplateRef<HTMLElement[]>('blocks')
+const chooser = useTemplateRef<ComponentPublicInstance>('chooser')
+onMounted(() => props.fresh && heading.value?.select())
 
 /** The blocks with when they come, so that both move together. */
 const parts = computed({
@@ -32,6 +37,12 @@ function change(make: (all: { block: Block; comes: number }[]) => void): void {
   parts.value = all
 }
 const put = (block: Block): void => change((all) => all.push({ block, comes: 0 }))
+/** A new block is written on at once. */
+async function putEmpty(block: Block): Promise<void> {
+  put(block)
+  await nextTick()
+  blocks.value?.at(-1)?.querySelector<HTMLElement>('textarea, input:not(.comes input)')?.focus()
+}
 const move = (at: number, by: number): void => change((all) => all.splice(at + by, 0, ...all.splice(at, 1)))
 const copy = (at: number): void => change((all) => all.splice(at + 1, 0, JSON.parse(JSON.stringify(all[at]))))
 const comes = (at: number, step: number): void => change((all) => (all[at] = { block: all[at]!.block, comes: step }))
@@ -45,10 +56,14 @@ async function again(at: number): Promise<void> {
   if (answer.ok) slide.value.blocks.splice(at, 1, answer.value.block)
 }
 
-function add(kind: string): void {
+async function add(kind: string): Promise<void> {
   choosing.value = kind === 'practice' || kind === 'picture' ? kind : undefined
+  if (choosing.value) {
+    await nextTick()
+    chooser.value?.$el.scrollIntoView({ block: 'center' })
+  }
   if (kind === 'worked_example') emit('bench')
-  else if (!choosing.value) put(emptyBlock(kind as (typeof emptyKinds)[number]))
+  else if (!choosing.value) void putEmpty(emptyBlock(kind as (typeof emptyKinds)[number]))
 }
 </script>
 
@@ -56,7 +71,7 @@ function add(kind: string): void {
   <div class="editor">
     <label class="wide">
       <span>{{ words.lesson.heading }}</span>
-      <el-input v-model="slide.title" maxlength="200" />
+      <el-input ref="heading" v-model="slide.title" maxlength="200" />
     </label>
     <label>
       <span>{{ words.lesson.phase }}</span>
@@ -69,7 +84,7 @@ function add(kind: string): void {
       <el-input-number v-model="slide.minutes" :min="0" :max="300" :aria-label="words.lesson.minutes" />
     </label>
     <vue-draggable v-model="parts" handle=".grip" :animation="140" class="wide blocks">
-      <section v-for="(part, at) in parts" :key="at" class="block" :aria-label="blockNames[part.block.kind]">
+      <section v-for="(part, at) in parts" ref="blocks" :key="at" class="block" :aria-label="blockNames[part.block.kind]">
         <div class="bar">
           <span class="grip" aria-hidden="true">⠿</span>
           <strong>{{ blockNames[part.block.kind] }}</strong>
@@ -102,8 +117,8 @@ function add(kind: string): void {
         </template>
       </el-dropdown>
     </div>
-    <practice-chooser v-if="choosing === 'practice'" class="wide" :skill="skill" @made="(block) => (put(block), (choosing = undefined))" />
-    <picture-chooser v-if="choosing === 'picture'" class="wide" @made="(block) => (put(block), (choosing = undefined))" />
+    <practice-chooser v-if="choosing === 'practice'" ref="chooser" class="wide" :skill="skill" :grade="grade" @made="(block) => (put(block), (choosing = undefined))" />
+    <picture-chooser v-if="choosing === 'picture'" ref="chooser" class="wide" @made="(block) => (put(block), (choosing = undefined))" />
     <label class="wide">
       <span>{{ words.lesson.notes }}</span>
       <el-input v-model="slide.notes" type="textarea" :autosize="{ minRows: 1, maxRows: 6 }" maxlength="4000" />

@@ -1,5 +1,6 @@
 /** The slide that a worked example goes to when it gets one of its own. */
 import type { Block, Lesson, PhaseKind } from '@/api/client'
+import { nextId } from '@/slide/reorder'
 import { words } from '@/words'
 
 /** What the example is for says which phase its slide belongs to, and what it is called. */
@@ -10,11 +11,12 @@ function kindOf(block: Block): { title: string; phase: PhaseKind } {
   return isAsked ? { title: words.example.tryTitle, phase: 'guided_practice' } : { title: words.lesson.exampleTitle, phase: 'teach' }
 }
 
-/** Puts a block on a slide of its own, behind the last one of its phase, so that the clock runs on. */
-export function slideOf(lesson: Lesson, block: Block): void {
+/** Puts a block on a slide of its own, behind the last one of its phase, so that the clock runs on. Gives its id. */
+export function slideOf(lesson: Lesson, block: Block): number {
   const { title, phase } = kindOf(block)
-  const id = Math.max(0, ...lesson.slides.map((slide) => slide.id)) + 1
+  const id = nextId(lesson.slides)
   const at = lesson.slides.findLastIndex((slide) => slide.phase === phase)
   const place = at < 0 ? lesson.slides.length : at + 1
   lesson.slides.splice(place, 0, { id, title, phase, minutes: 5, notes: '', blocks: [block] })
+  return id
 }

@@ -9,11 +9,14 @@ import FailureNote from '@/components/FailureNote.vue'
 import StageHeading from '@/components/StageHeading.vue'
 import StoryChooser from '@/components/StoryChooser.vue'
 import { useBench } from '@/composables/useBench'
+import { useSkills } from '@/composables/useSkills'
 import { stageNames, strandNames, words } from '@/words'
 
 const props = defineProps<{ lesson: number }>()
 const router = useRouter()
-const cards = ref<SkillCard[]>([])
+/** The grade of the lesson that the ladder is for. */
+const lessonGrade = ref<number>()
+const { cards, failure: skillFailure } = useSkills(lessonGrade)
 const hangFailure = ref<Failure>()
 const showKey = ref(false)
 const hanging = ref(false)
@@ -88,8 +91,8 @@ function onKey(event: KeyboardEvent): void {
 }
 onMounted(async () => {
   addEventListener('keydown', onKey)
-  const [answer] = await Promise.all([reply(api.GET('/api/skills')), bench.load()])
-  if (answer.ok) cards.value = answer.value
+  const [answer] = await Promise.all([reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.lesson } } })), bench.load()])
+  if (answer.ok) lessonGrade.value = answer.value.lesson.grade
   else failure.value = answer.failure
 })
 onUnmounted(() => removeEventListener('keydown', onKey))
@@ -185,6 +188,7 @@ async function hang(): Promise<void> {
         </div>
         <failure-note v-if="failure" :failure="failure" retry @again="bench.load" />
         <failure-note v-if="hangFailure" :failure="hangFailure" />
+        <failure-note v-if="skillFailure" :failure="skillFailure" />
         <el-alert v-if="refused" class="refused" type="warning" :title="refused" :description="words.bench.refused" show-icon @close="refused = undefined" />
         <p v-if="!rungs.length" class="soft pick">{{ words.bench.pick }}</p>
         <section v-for="group in groups" :key="group.stage" class="group">

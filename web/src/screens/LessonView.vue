@@ -53,20 +53,42 @@ async function loadLadders(): Promise<void> {
   const answer = await reply(api.GET('/api/lessons/{id}/ladders', { params: { path: { id: props.id } } }))
   if (answer.ok) ladders.value = answer.value
 }
-onMounted(() => Promise.all([load(), loadLadders()]))
+onMounted(async () => {
+  await Promise.all([load(), loadLadders()])
+  // Back from the bench the slide that it put its example on is in sight.
+  if (route.hash) await bring(route.hash)
+})
 
-function add(title: string, phase: PhaseKind, blocks: Slide['blocks']): void {
+/** The phases of the plan without a slide, each told where its slides would stand. */
+const emptyPhases = computed(() => {
+  const order = (lesson.value?.phases ?? []).map((phase) => phase.kind)
+  const used = rungs.value.map((rung) => order.indexOf(rung.slide.phase))
+  return (lesson.value?.phases ?? []).flatMap((phase, at) => {
+    if (used.includes(at)) return []
+    const before = used.findIndex((other) => other > at)
+    return [{ kind: phase.kind, minutes: phase.minutes, before: before < 0 ? rungs.value.length : before }]
+  })
+})
+
+/** A slide just made, whose heading waits to be typed over. */
+const newSlide = ref<number>()
+function addSlide(at: number, phase: PhaseKind): void {
   if (!lesson.value) return
   const id = nextId(lesson.value.slides)
-  // A new slide stands after the last one of its phase, so that the clock runs on.
-  const at = lesson.value.slides.findLastIndex((slide) => slide.phase === phase)
-  const place = at < 0 ? lesson.value.slides.length : at + 1
-  lesson.value.slides.splice(place, 0, { id, title, phase, minutes: 5, notes: '', blocks })
-  openSlide.value = blocks.length ? undefined : id
+  lesson.value.slides.splice(at, 0, { id, title: words.lesson.newSlide, phase, minutes: 5, notes: '', blocks: [] })
+  newSlide.value = id
+  void openOn(id)
+}
+const addLast = (): void => addSlide(rungs.value.length, rungs.value.at(-1)?.slide.phase ?? 'teach')
+/** Where a phase that has no slide yet would have its first. */
+function addIn(kind: PhaseKind): void {
+  const at = lesson.value?.slides.findLastIndex((slide) => slide.phase === kind) ?? -1
+  const empty = emptyPhases.value.find((phase) => phase.kind === kind)
+  addSlide(at < 0 ? (empty?.before ?? rungs.value.length) : at + 1, kind)
 }
 
 /** What was typed is saved before the bench opens: it puts its example into the lesson as it stands there. */
-async function toBench(place?: { slide: number; block: number }): Promise<void> {
+async function toBench(place?: { slide: number; block: number } | { onto: number }): Promise<void> {
   await save()
   await router.push({ name: 'working', params: { id: props.id }, query: place })
 }
@@ -113,6 +135,7 @@ function cut(index: number, at: number): void {
 
 /** What else can be done with a slide. */
 const deedsAt = (index: number): { deed: string; says: string; disabled?: boolean }[] => [
+  { deed: 'below', says: moveWords.below },
   { deed: 'twice', says: words.lesson.twice },
   { deed: 'join', says: moveWords.join, disabled: index === rungs.value.length - 1 },
   { deed: 'copy', says: moveWords.send },
@@ -121,7 +144,8 @@ const deedsAt = (index: number): { deed: string; says: string; disabled?: boolea
 ]
 function act(slide: Slide, index: number, deed: string): void {
   if (!lesson.value) return
-  if (deed === 'join') join(lesson.value.slides, index)
+  if (deed === 'below') addSlide(index + 1, slide.phase)
+  else if (deed === 'join') join(lesson.value.slides, index)
   else if (deed === 'twice') copy(index)
   else if (deed === 'remove') lesson.value.slides.splice(index, 1)
   else sending.value = { slide, moves: deed === 'move' }
@@ -149,8 +173,11 @@ function saveFile(): void {
 async function openOn(id: number): Promise<void> {
   side.value = 'slides'
   openSlide.value = id
+  await bring(`#slide-${id}`)
+}
+async function bring(row: string): Promise<void> {
   await nextTick()
-  document.getElementById(`slide-${id}`)?.scrollIntoView({ block: 'start' })
+  if (/^#slide-\d+$/.test(row)) document.querySelector(row)?.scrollIntoView({ block: 'nearest' })
 }
 
 async function restored(view: LessonView): Promise<void> {
@@ -163,7 +190,7 @@ offerCommands(() => [
   { says: planWords.slides, run: () => (side.value = 'slides') },
   { says: planWords.plan, run: () => (side.value = 'plan') },
   { says: lookWords.title, run: () => (side.value = 'look') },
-  { says: words.lesson.addSlide, run: () => add(words.lesson.newSlide, 'review', []) },
+  { says: words.lesson.addSlide, run: addLast },
   { says: words.lesson.addExample, run: () => void toBench() },
   { says: historyWords.open, run: () => (history.value = true) },
   { says: historyWords.undo, run: undo },
@@ -202,7 +229,7 @@ async function show(): Promise<void> {
           <p class="soft">
             {{ gradeName(lesson.grade) }} · {{ strandNames[lesson.strand] }} · {{ words.shelf.minutes(lesson.minutes) }}
           </p>
-          <ul v-if="lesson.objectives?.length" class="objectives">
+          <ul v-if="side !== 'plan' && lesson.objectives?.length" class="objectives">
             <li v-for="objective in lesson.objectives" :key="objective">{{ objective }}</li>
           </ul>
         </div>
@@ -224,7 +251,7 @@ async function show(): Promise<void> {
           {{ lookWords.title }}<span v-if="look?.open.length" class="count">{{ look.open.length }}</span>
         </button>
       </nav>
-      <plan-sheet v-if="side === 'plan'" v-model="lesson" @slide="openOn" />
+      <plan-sheet v-if="side === 'plan'" v-model="lesson" @slide="openOn" @add="addIn" />
       <second-look
         v-else-if="side === 'look' && look"
         :lesson="lesson"
@@ -241,6 +268,16 @@ async function show(): Promise<void> {
         <div class="rail-head right">{{ words.lesson.checked }}</div>
         <vue-draggable v-model="lesson.slides" handle=".grip" :animation="140" class="rows" @end="(event) => settle(Number(event.item.dataset.slide))">
         <div v-for="rung in rungs" :id="`slide-${rung.slide.id}`" :key="rung.slide.id" class="row" :data-slide="rung.slide.id">
+          <template v-for="phase in emptyPhases.filter((phase) => phase.before === rung.index)" :key="phase.kind">
+          <div class="rail clock">
+            <strong>{{ phaseNames[phase.kind] }}</strong>
+            <span class="soft">{{ phase.minutes }} min</span>
+          </div>
+          <div class="rung to-come">
+            <el-button :aria-label="`${words.lesson.addSlide}: ${phaseNames[phase.kind]}`" @click="addIn(phase.kind)">{{ words.lesson.addSlide }}</el-button>
+          </div>
+          <div class="rail checked" />
+          </template>
           <div class="rail clock">
             <strong v-if="rung.first">{{ phaseNames[rung.slide.phase] }}</strong>
             <span class="soft">{{ rung.from }}–{{ rung.to }} min</span>
@@ -248,7 +285,7 @@ async function show(): Promise<void> {
           <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
             <div class="beside">
               <slide-face :slide="rung.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" class="picture" @full="(full) => setFull(rung.slide.id, full)" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" @split="(at) => cut(rung.index, at)" @bench="(block) => toBench(block === undefined ? undefined : { slide: rung.slide.id, block })" />
+              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" :grade="lesson.grade" :fresh="newSlide === rung.slide.id" @split="(at) => cut(rung.index, at)" @bench="(block) => toBench(block === undefined ? { onto: rung.slide.id } : { slide: rung.slide.id, block })" />
               <p v-else-if="full.has(rung.slide.id)" class="notes full" role="status">{{ blockWords.full }}</p>
               <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
               <div class="tools">
@@ -272,9 +309,19 @@ async function show(): Promise<void> {
           </div>
         </div>
         </vue-draggable>
+        <template v-for="phase in emptyPhases.filter((phase) => phase.before === rungs.length)" :key="phase.kind">
+        <div class="rail clock">
+          <strong>{{ phaseNames[phase.kind] }}</strong>
+          <span class="soft">{{ phase.minutes }} min</span>
+        </div>
+        <div class="rung to-come">
+          <el-button :aria-label="`${words.lesson.addSlide}: ${phaseNames[phase.kind]}`" @click="addIn(phase.kind)">{{ words.lesson.addSlide }}</el-button>
+        </div>
+        <div class="rail checked" />
+        </template>
         <div class="rail clock foot"><span class="soft">{{ minutesOver === 0 ? words.lesson.fits : words.lesson.over(minutesOver) }}</span></div>
         <div class="rung foot">
-          <el-button size="large" @click="add(words.lesson.newSlide, 'review', [])">{{ words.lesson.addSlide }}</el-button>
+          <el-button size="large" @click="addLast">{{ words.lesson.addSlide }}</el-button>
         </div>
         <div class="rail checked foot" />
       </div>
@@ -443,6 +490,13 @@ async function show(): Promise<void> {
 .open .work {
   grid-row: 1 / -1;
 }
+/* Within reach, however long the editor is. */
+.open .tools {
+  position: sticky;
+  inset-block-end: 0;
+  z-index: 1;
+  background: var(--sunk);
+}
 .tools {
   display: flex;
   flex-wrap: wrap;
@@ -455,6 +509,19 @@ async function show(): Promise<void> {
 }
 .push {
   flex: 1;
+}
+/* A phase that has no slide yet keeps its place on the ladder. */
+.to-come {
+  display: flex;
+  align-items: start;
+  justify-content: center;
+  padding-block-start: 19px;
+}
+.to-come::before {
+  background: repeating-linear-gradient(90deg, var(--honey) 0 8px, transparent 8px 16px);
+}
+.to-come .el-button {
+  position: relative;
 }
 .foot {
   text-align: center;

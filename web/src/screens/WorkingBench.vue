@@ -3,28 +3,29 @@
 import { ElAlert, ElButton, ElDialog, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Beginning, type Block, type Detail, type Lesson, type SkillCard, type SlipOffer } from '@/api/client'
+import { api, reply, type Beginning, type Block, type Detail, type Lesson, type SlipOffer } from '@/api/client'
 import ExampleBoard from '@/components/ExampleBoard.vue'
 import ExampleLineCard from '@/components/ExampleLineCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import ProblemChooser from '@/components/ProblemChooser.vue'
 import SlipChooser from '@/components/SlipChooser.vue'
+import { useSkills } from '@/composables/useSkills'
 import { useExample, type Place } from '@/composables/useExample'
 import { stepsOf } from '@/example/board'
 import { slideOf } from '@/example/slide'
 import { detailNames, words } from '@/words'
 
-const props = defineProps<{ lesson: number; place?: Place }>()
+const props = defineProps<{ lesson: number; place?: Place; /** The slide that a new example goes to. */ onto?: number }>()
 const router = useRouter()
 const bench = useExample(props.lesson, props.place)
 const { view, canUndo, canRedo, failure, refused, busy, slips } = bench
-const cards = ref<SkillCard[]>([])
 const lesson = ref<Lesson>()
+const { cards, failure: skillFailure } = useSkills(() => lesson.value?.grade)
 const opened = ref<number>()
 const choosing = ref(false)
 const slipping = ref(false)
 /** The slide that the example goes to; 0 is a new one. */
-const target = ref(0)
+const target = ref(props.onto ?? 0)
 const shown = ref(1)
 const chooser = useTemplateRef<InstanceType<typeof ProblemChooser>>('chooser')
 const details = Object.keys(detailNames) as Detail[]
@@ -53,15 +54,16 @@ async function openSlips(): Promise<void> {
   await bench.offerSlips()
 }
 
+let landed = 0
 function put(there: Lesson, block: Block, isOriginal: (block: Block) => boolean): void {
   const slide = there.slides.find((one) => one.id === (props.place?.slide ?? target.value))
   const at = props.place && slide ? slide.blocks.findIndex(isOriginal) : -1
   if (slide && at >= 0) slide.blocks.splice(at, 1, block)
   else if (slide) slide.blocks.push(block)
-  else slideOf(there, block)
+  landed = slide?.id ?? slideOf(there, block)
 }
 async function send(): Promise<void> {
-  if (await bench.send(put)) await router.push({ name: 'lesson', params: { id: props.lesson } })
+  if (await bench.send(put)) await router.push({ name: 'lesson', params: { id: props.lesson }, hash: `#slide-${landed}` })
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -75,9 +77,7 @@ function onKey(event: KeyboardEvent): void {
 onMounted(async () => {
   addEventListener('keydown', onKey)
   const path = { params: { path: { id: props.lesson } } }
-  const [skills, there] = await Promise.all([reply(api.GET('/api/skills')), reply(api.GET('/api/lessons/{id}', path))])
-  if (skills.ok) cards.value = skills.value
-  else failure.value = skills.failure
+  const there = await reply(api.GET('/api/lessons/{id}', path))
   if (there.ok) lesson.value = there.value.lesson
   else failure.value = there.failure
   await bench.load(lesson.value)
@@ -90,7 +90,7 @@ onUnmounted(() => removeEventListener('keydown', onKey))
   <main class="page">
     <router-link :to="{ name: 'lesson', params: { id: props.lesson } }">{{ words.bench.back }}</router-link>
     <h1>{{ words.example.title }}</h1>
-    <failure-note v-if="failure" :failure="failure" />
+    <failure-note v-if="failure ?? skillFailure" :failure="(failure ?? skillFailure)!" />
     <div class="bench">
       <div class="choices">
         <section v-if="!view || choosing">

@@ -17,6 +17,7 @@ export const planWords = {
   title: 'Title',
   grade: 'Grade',
   prior: 'What the class brings along',
+  objectiveOf: 'Take one from a skill',
   priorAdd: 'Add a skill or words of your own',
   objectives: 'Objectives',
   objectivesHint: 'I can …',
@@ -157,6 +158,7 @@ export const colourNames: Record<Meaning['colour'], string> = {
 
 export const moveWords = {
   more: 'More',
+  below: 'Add a slide below',
   join: 'Join with the next slide',
   send: 'Copy to another lesson …',
   move: 'Move to another lesson …',

@@ -110,6 +110,9 @@ fn of_slide(slide: &Slide) -> Vec<Spotted> {
     if slide.title.trim().is_empty() {
         all.push(Finding::new(Kind::Empty, "", "This slide has no heading."));
     }
+    if slide.blocks.is_empty() {
+        all.push(Finding::new(Kind::Empty, "", "Nothing stands on this slide but its heading."));
+    }
     let length: usize = slide.blocks.iter().map(size).sum();
     if length > BACK_ROW {
         let says = "There is more on this slide than the back row can read. Split it in two.";
@@ -150,6 +153,8 @@ fn of_block(block: &Block) -> Vec<Finding> {
             }
             found
         }
+        // It is something to see without a caption.
+        Block::Picture { caption, .. } => look_at_text(caption),
         // What only looks like one may be false.
         Block::Examples { fits, .. } => fits.iter().flat_map(|text| look_at_text(text)).collect(),
         Block::Table { heads, rows } => {
@@ -310,6 +315,19 @@ mod tests {
                 (Kind::Empty, Some(3), Some(0)),
             ]
         );
+    }
+
+    #[test]
+    fn an_empty_slide_is_told_and_a_picture_without_a_caption_is_not_empty() {
+        let figure = crate::figure::Figure::AreaGrid {
+            across: vec!["x".into(), "3".into()],
+            down: vec!["x".into(), "2".into()],
+            cells: vec![vec!["x^2".into(), "3x".into()], vec!["2x".into(), "6".into()]],
+        };
+        let picture = Block::Picture { figure, caption: String::new() };
+        let told = look(&lesson(vec![vec![picture], vec![]]));
+        let places: Vec<_> = told.iter().map(|one| (one.finding.kind, one.place.slide)).collect();
+        assert_eq!(places, [(Kind::Empty, Some(2))]);
     }
 
     #[test]
