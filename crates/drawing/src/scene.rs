@@ -134,9 +134,12 @@ impl Label {
         Self { x, y, anchor, text: text.into(), latex: String::new() }
     }
 
-    /// Mathematics in plain typing; shown as words when it cannot be read.
+    /// Mathematics in plain typing; shown as words when it is one, or cannot be read.
     #[must_use]
     pub fn math(x: f64, y: f64, anchor: Anchor, text: &str) -> Self {
+        if is_word(text) {
+            return Self::words(x, y, anchor, text);
+        }
         // A word behind a number and a space is a unit: `27 cm`.
         let quantities = text.starts_with(|c: char| c.is_ascii_digit()) && text.contains(' ');
         let options = algebra::Options { quantities, ..algebra::Options::default() };
@@ -144,6 +147,16 @@ impl Label {
         let latex = read.map(|line| algebra::write::latex_line(&line)).unwrap_or_default();
         Self { latex, ..Self::words(x, y, anchor, text) }
     }
+}
+
+/// Whether a label is a name or a word, though its letters could be multiplied: `Leo`, `bee`, but not `AB` or `xy`.
+fn is_word(text: &str) -> bool {
+    let letters: Vec<char> = text.chars().collect();
+    let is_name = letters.first().is_some_and(|first| first.is_uppercase())
+        && letters.len() > 1
+        && letters[1..].iter().all(|letter| letter.is_lowercase());
+    let is_long = letters.len() > 2 && letters.iter().any(|letter| letter.is_lowercase());
+    letters.iter().all(|letter| letter.is_alphabetic()) && (is_name || is_long)
 }
 
 #[cfg(test)]
@@ -157,5 +170,15 @@ mod tests {
         assert_eq!(latex("2x + 3"), "2x + 3");
         assert_eq!(latex("x"), "x");
         assert_eq!(latex("45°"), "45\\degree ");
+    }
+
+    #[test]
+    fn names_and_words_are_no_products() {
+        for text in ["Leo", "Bo", "Émile", "bee", "tea", "Priya", "hours"] {
+            assert_eq!(Label::math(0.0, 0.0, Anchor::Middle, text).latex, "", "{text}");
+        }
+        for text in ["AB", "ABC", "xy", "ab", "pi", "2ab", "e^x", "πr"] {
+            assert_ne!(Label::math(0.0, 0.0, Anchor::Middle, text).latex, "", "{text}");
+        }
     }
 }

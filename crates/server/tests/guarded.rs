@@ -173,6 +173,7 @@ async fn somebody_elses_things_are_not_there() {
         ("GET", format!("/api/lessons/{lesson}"), None),
         ("PUT", format!("/api/lessons/{lesson}"), Some(changed)),
         ("POST", format!("/api/lessons/{lesson}/ladders"), Some(hung)),
+        ("GET", format!("/api/lessons/{lesson}/file"), None),
         ("GET", format!("/api/lessons/{lesson}/bench"), None),
         ("PUT", format!("/api/lessons/{lesson}/bench"), Some(draft)),
         ("GET", format!("/api/ladders/{ladder}"), None),

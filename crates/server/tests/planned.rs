@@ -252,16 +252,41 @@ async fn an_image_is_kept_for_its_owner() {
 async fn a_lesson_is_taken_in_from_a_file() {
     let teacher = teacher().await;
     let id = teacher.ask("POST", "/api/lessons/offer", wanted("percent.part")).await["id"].clone();
-    let lesson = teacher.ask("GET", &format!("/api/lessons/{id}"), None).await["lesson"].clone();
+    // Its first slide gets an image.
+    let dot = b"<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'><circle cx='4' cy='4' r='3'/></svg>";
+    let (_, made) = teacher.put_in("/api/images", dot).await;
+    let image: Value = serde_json::from_slice(&made).expect("an id");
+    let path = format!("/api/lessons/{id}");
+    let view = teacher.ask("GET", &path, None).await;
+    let mut lesson = view["lesson"].clone();
+    let block = json!({"kind": "image", "image": image["id"], "alt": "A dot", "caption": ""});
+    lesson["slides"][0]["blocks"].as_array_mut().expect("blocks").push(block);
+    let kept = json!({"based_on": view["revision"], "lesson": lesson});
+    teacher.ask("PUT", &path, Some(kept)).await;
+
+    let saved = teacher.ask("GET", &format!("{path}/file"), None).await;
     let file = |text: String| json!({"text": text, "grade": 7, "strand": "number", "minutes": 45});
+    // Another teacher takes in all of it: the image is theirs then, and so is the ladder.
+    let other = common::teacher().await;
     let taken =
-        teacher.ask("POST", "/api/lessons/file", Some(file(lesson.to_string()))).await["id"]
-            .clone();
-    let taken = teacher.ask("GET", &format!("/api/lessons/{taken}"), None).await["lesson"].clone();
+        other.ask("POST", "/api/lessons/file", Some(file(saved.to_string()))).await["id"].clone();
+    let taken = other.ask("GET", &format!("/api/lessons/{taken}"), None).await["lesson"].clone();
     assert_eq!(taken["title"], lesson["title"]);
-    assert_eq!(taken["slides"].as_array().map(Vec::len), lesson["slides"].as_array().map(Vec::len));
-    // Its ladder hangs on the lesson it came from.
-    assert!(!taken.to_string().contains("\"kind\":\"ladder\""));
+    let count = |lesson: &Value| lesson["slides"].as_array().map(Vec::len);
+    assert_eq!(count(&taken), count(&lesson));
+    let blocks = taken["slides"][0]["blocks"].as_array().expect("blocks");
+    let image = blocks.last().expect("the image")["image"].clone();
+    let (status, ..) = other.raw("GET", &format!("/api/images/{image}"), None).await;
+    assert_eq!(status, StatusCode::OK);
+    let ladders = other.ask("GET", "/api/ladders", None).await;
+    assert_eq!(ladders.as_array().map(Vec::len), Some(1));
+    assert!(taken.to_string().contains(&format!("\"ladder\":{}", ladders[0]["id"])));
+    // Alone, it leaves both behind.
+    let alone =
+        other.ask("POST", "/api/lessons/file", Some(file(lesson.to_string()))).await["id"].clone();
+    let alone = other.ask("GET", &format!("/api/lessons/{alone}"), None).await["lesson"].clone();
+    assert!(!alone.to_string().contains("\"kind\":\"ladder\""));
+    assert!(!alone.to_string().contains("\"kind\":\"image\""));
     let text = "# Halves\n\n## Starter\n\nWhat is half of 60?\n\nAnswer: 30\n".to_owned();
     let made = teacher.ask("POST", "/api/lessons/file", Some(file(text))).await["id"].clone();
     let made = teacher.ask("GET", &format!("/api/lessons/{made}"), None).await["lesson"].clone();

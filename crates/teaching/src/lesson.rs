@@ -5,6 +5,7 @@
 
 mod block;
 mod drawn;
+mod file;
 mod from_text;
 mod needs;
 mod offer;
@@ -16,6 +17,7 @@ mod style;
 
 pub use block::{Asks, Block, Offered};
 pub use drawn::{PictureCard, PictureField, PictureOrder, picture_cards};
+pub use file::LessonFile;
 pub use needs::needs;
 pub use offer::{Offer, Wanted};
 pub use phase::{Grouping, Mend, Phase, PhaseKind, mends};

@@ -187,9 +187,12 @@ figcaption {
 .word.pictured,
 .practice.pictured {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 1em;
+  grid-template-columns: minmax(0, 1fr) minmax(0, var(--picture-part, 1fr));
+  gap: 0.5em 1em;
   align-items: center;
+}
+[data-pictures='stacked'] :is(.word, .practice).pictured {
+  grid-template-columns: minmax(0, 1fr);
 }
 .examples ul {
   display: grid;
@@ -243,7 +246,7 @@ th {
 }
 .practice :deep(.scene),
 .word :deep(.scene) {
-  max-inline-size: calc(var(--shape) * 19cqw * var(--fit, 1));
+  max-inline-size: calc(var(--shape) * 19cqw * var(--fit, 1) * var(--grow, 1));
 }
 @media (max-width: 700px) {
   .word.pictured,

@@ -23,7 +23,7 @@ const { cards } = useSkills()
 const failure = ref<Failure>()
 const busy = ref(false)
 /** Largest file, in bytes. */
-const MOST_BYTES = 1_500_000
+const MOST_BYTES = 24_000_000
 const strands = Object.keys(strandNames) as Strand[]
 
 const ofGrade = computed(() => cards.value.filter((card) => card.first_grade <= lesson.grade && lesson.grade <= card.last_grade))

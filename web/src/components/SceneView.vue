@@ -6,7 +6,7 @@ import MathText from './MathText.vue'
 import { useMeanings } from '@/slide/meanings'
 
 /** A picture that grows fills its place, its labels with it; otherwise it is as large as it was drawn. */
-defineProps<{ scene: Scene; grows?: boolean }>()
+defineProps<{ scene: Scene; grows?: boolean; /** The widest picture that comes at this place: all are drawn to its scale. */ widest?: number }>()
 
 const meanings = useMeanings()
 
@@ -17,7 +17,7 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
 </script>
 
 <template>
-  <figure class="scene" role="img" :aria-label="scene.describes" :class="{ grows }" :style="grows ? { '--shape': scene.width / scene.height, '--label': `${(100 * LABEL) / scene.width}cqw` } : { maxWidth: `${scene.width}px` }">
+  <figure class="scene" role="img" :aria-label="scene.describes" :class="{ grows }" :style="grows ? { '--shape': scene.width / scene.height, '--share': scene.width / (widest ?? scene.width), '--label': `${(100 * LABEL) / scene.width}cqw` } : { maxWidth: `${scene.width}px` }">
     <svg :viewBox="`0 0 ${scene.width} ${scene.height}`" aria-hidden="true">
       <template v-for="(shape, index) in scene.shapes" :key="index">
         <line
@@ -63,7 +63,8 @@ const shift = { start: 'translate(0, -50%)', middle: 'translate(-50%, -50%)', en
 /* On a slide, which is a container of its own, a picture is at most two thirds as high as the slide, and less where the
    slide is full. */
 .grows {
-  max-inline-size: calc(var(--shape) * 37cqw * var(--fit, 1));
+  inline-size: calc(100% * var(--share));
+  max-inline-size: calc(var(--shape) * 37cqw * var(--fit, 1) * var(--grow, 1));
   justify-self: center;
 }
 .grows .label {

@@ -4,8 +4,9 @@
  * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
  */
 import { useElementVisibility, useResizeObserver } from '@vueuse/core'
-import { computed, nextTick, ref, toRef, useTemplateRef, watch } from 'vue'
+import { computed, toRef, useTemplateRef, watch } from 'vue'
 import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
+import { layOut } from '@/slide/fit'
 import { provideMeanings } from '@/slide/meanings'
 import { momentsOf, partsOf, type Shown } from '@/slide/steps'
 import BlockFace from './BlockFace.vue'
@@ -23,54 +24,25 @@ provideMeanings(toRef(() => props.meanings))
 
 const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
-const fit = ref(1)
-const beside = ref(false)
-/** Smaller than this the back row cannot read it: letters of 24 pixels on a picture 1280 wide. */
-const SMALLEST = 0.54
-
 const parts = computed<Shown>(() => {
   if (!Number.isFinite(props.shown)) return props.slide.blocks.map(partsOf)
   const moments = momentsOf(props.slide)
   return moments[Math.min(Math.max(1, props.shown), moments.length) - 1] ?? []
 })
 
-const overflows = (): boolean => Boolean(face.value && inside.value && inside.value.scrollHeight > face.value.clientHeight + 1)
-
-/** Shrinks until all is seen. Returns how far it had to go. */
-async function shrink(): Promise<number> {
-  fit.value = 1
-  await nextTick()
-  while (overflows() && fit.value > SMALLEST) {
-    fit.value = Math.max(SMALLEST, fit.value * 0.93)
-    await nextTick()
-  }
-  return fit.value
-}
-
-/** Parts stand below each other where they can be large, and in two columns where that leaves them larger. */
-async function measure(): Promise<void> {
-  if (!isNear.value) return
-  beside.value = false
-  const below = await shrink()
-  if (below < 0.9 && props.slide.blocks.length > 1) {
-    beside.value = true
-    if ((await shrink()) <= below + 0.04) {
-      beside.value = false
-      await shrink()
-    }
-  }
-  emit('full', overflows())
+function measure(): void {
+  if (!isNear.value || !face.value || !inside.value) return
+  emit('full', !layOut(face.value, inside.value, props.slide.blocks.length))
 }
 // Measuring lays a slide out several times: only those that are seen, or will be soon, are worth it.
 const isNear = useElementVisibility(face, { rootMargin: '400px' })
-watch(isNear, measure)
 useResizeObserver(face, measure)
-watch(() => props.slide, measure, { deep: true })
+watch([isNear, () => props.slide, () => props.pictures], measure, { deep: true, flush: 'post' })
 </script>
 
 <template>
   <div ref="face" class="face" :data-theme="theme">
-    <div ref="inside" class="inside" :class="{ beside }" :style="{ '--fit': fit }">
+    <div ref="inside" class="inside">
       <h2><math-text :text="slide.title" /></h2>
       <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :parts="parts[at] ?? 0" :class="{ waits: !parts[at] }" />
     </div>
@@ -90,19 +62,19 @@ watch(() => props.slide, measure, { deep: true })
   align-content: start;
   gap: 2cqw;
   padding: 4cqw 5.5cqw;
-  font-size: calc(3.5cqw * var(--fit));
+  font-size: calc(3.5cqw * var(--fit, 1));
   line-height: 1.35;
 }
-.beside {
+.columns {
   display: block;
   column-count: 2;
   column-gap: 4cqw;
 }
-.beside > * {
+.columns > * {
   break-inside: avoid;
   margin-block-end: 2cqw;
 }
-.beside > h2 {
+.columns > h2 {
   column-span: all;
 }
 h2 {

@@ -159,15 +159,13 @@ function sent(): void {
   }
 }
 
-/** The lesson as a file that can be taken in again, here or elsewhere. */
-function saveFile(): void {
-  if (!lesson.value) return
-  const name = lesson.value.title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'lesson'
+/** The lesson as a file that can be taken in again, here or elsewhere, as it is saved. */
+async function saveFile(): Promise<void> {
+  await save()
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(lesson.value, null, 1)], { type: 'application/json' }))
-  link.download = `${name}.json`
+  link.href = `/api/lessons/${props.id}/file`
+  link.download = ''
   link.click()
-  URL.revokeObjectURL(link.href)
 }
 
 async function openOn(id: number): Promise<void> {
@@ -195,7 +193,7 @@ offerCommands(() => [
   { says: historyWords.open, run: () => (history.value = true) },
   { says: historyWords.undo, run: undo },
   { says: historyWords.redo, run: redo },
-  { says: moveWords.file, run: saveFile },
+  { says: moveWords.file, run: () => void saveFile() },
   ...(lesson.value?.slides ?? []).map((slide, at) => ({ says: slide.title, place: lookWords.slide(at + 1, '').replace(/: $/, ''), run: () => void openOn(slide.id) })),
 ])
 

@@ -8,8 +8,11 @@ const TEN: f64 = 10.0 * ONE;
 const GAP: f64 = 10.0;
 /// Between hundreds, tens and ones.
 const APART: f64 = 26.0;
-/// Most blocks of a kind that are drawn.
-const MOST: u32 = 30;
+/// Most blocks of a kind that are drawn; the label below tells how many there are.
+const MOST: u32 = 60;
+/// Most hundreds and most tens in a row.
+const HUNDREDS: u32 = 4;
+const TENS: u32 = 20;
 /// Ones stand in columns of so many, as high as a bar of ten.
 const HIGH: u32 = 5;
 
@@ -18,29 +21,30 @@ pub fn draw(hundreds: u32, tens: u32, ones: u32) -> Scene {
     let mut shapes = Vec::new();
     let mut labels = Vec::new();
     let mut x = 1.0;
+    let rows = hundreds.min(MOST).div_ceil(HUNDREDS).max(tens.min(MOST).div_ceil(TENS)).max(1);
+    let high = f64::from(rows).mul_add(TEN + GAP, -GAP);
     let mut group = |count: u32,
                      name: &str,
                      shapes: &mut Vec<Shape>,
                      block: &dyn Fn(u32, f64, &mut Vec<Shape>) -> f64| {
-        let count = count.min(MOST);
         if count == 0 {
             return;
         }
-        let wide = (0..count).map(|at| block(at, x, shapes)).fold(0.0, f64::max);
+        let wide = (0..count.min(MOST)).map(|at| block(at, x, shapes)).fold(0.0, f64::max);
         let wide = wide.max(74.0);
         let text =
             format!("{count} {}", if count == 1 { name.trim_end_matches('s') } else { name });
-        labels.push(Label::words(x + wide / 2.0, TEN + 20.0, Anchor::Middle, &text));
+        labels.push(Label::words(x + wide / 2.0, high + 20.0, Anchor::Middle, &text));
         x += wide + APART;
     };
     group(hundreds, "hundreds", &mut shapes, &|at, x, shapes| {
-        let left = f64::from(at).mul_add(TEN + GAP, x);
-        grid(left, 1.0, 10, 10, shapes);
+        let left = f64::from(at % HUNDREDS).mul_add(TEN + GAP, x);
+        grid(left, f64::from(at / HUNDREDS).mul_add(TEN + GAP, 1.0), 10, 10, shapes);
         left + TEN - x
     });
     group(tens, "tens", &mut shapes, &|at, x, shapes| {
-        let left = f64::from(at).mul_add(ONE + 5.0, x);
-        grid(left, 1.0, 1, 10, shapes);
+        let left = f64::from(at % TENS).mul_add(ONE + 5.0, x);
+        grid(left, f64::from(at / TENS).mul_add(TEN + GAP, 1.0), 1, 10, shapes);
         left + ONE - x
     });
     group(ones, "ones", &mut shapes, &|at, x, shapes| {
@@ -49,7 +53,7 @@ pub fn draw(hundreds: u32, tens: u32, ones: u32) -> Scene {
         left + ONE - x
     });
     let describes = format!("Blocks: {hundreds} hundreds, {tens} tens, {ones} ones.");
-    Scene { width: (x - APART).max(1.0) + 2.0, height: TEN + 34.0, shapes, labels, describes }
+    Scene { width: (x - APART).max(1.0) + 2.0, height: high + 34.0, shapes, labels, describes }
 }
 
 /// A block, cut into its ones.
@@ -81,6 +85,9 @@ mod tests {
         let told: Vec<&str> = scene.labels.iter().map(|label| label.text.as_str()).collect();
         assert_eq!(told, ["3 hundreds", "12 tens", "1 one"]);
         assert_eq!(scene.describes, "Blocks: 3 hundreds, 12 tens, 1 ones.");
+        // Many stand in rows, and no more is said than there is.
+        let many = draw(8, 70, 0);
+        assert!(many.width < 1000.0 && many.labels[1].text == "70 tens");
         assert!(draw(0, 0, 0).shapes.is_empty());
     }
 }

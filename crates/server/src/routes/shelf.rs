@@ -1,19 +1,27 @@
 //! The shelf: lessons begun, found, copied, put away and brought back.
 
+use super::ladders::LONGEST_TITLE;
 use super::lessons::bad;
 use crate::app::{App, compute};
 use crate::body::Body;
 use crate::error::{ApiError, Failure};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, Query, State};
+use axum::extract::{DefaultBodyLimit, Path, Query, State};
+use axum::http::header::CONTENT_DISPOSITION;
+use axum::response::IntoResponse;
+use base64::prelude::{BASE64_STANDARD, Engine as _};
+use drawing::image::{ImageKind, taken_in};
 use serde::{Deserialize, Serialize};
+use std::collections::BTreeMap;
 use store::lesson::{LessonId, OnShelf};
 use teaching::Lesson;
-use teaching::lesson::{BadLesson, Checked, Slide, Wanted};
+use teaching::bench::Plan;
+use teaching::ladder::Ladder;
+use teaching::lesson::{Checked, LessonFile, Slide, Wanted};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
-use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouterExt as _};
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
@@ -21,11 +29,14 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(shelf, create_lesson))
         .routes(routes!(offer_lesson))
         .routes(routes!(copy_lesson))
-        .routes(routes!(take_in_lesson))
+        .routes(routes!(take_in_lesson).layer(DefaultBodyLimit::max(FILE_BYTES)))
+        .routes(routes!(lesson_as_file))
         .routes(routes!(send_slide))
         .routes(routes!(place_lesson))
 }
 
+/// Largest lesson with its images as a file, in bytes.
+const FILE_BYTES: usize = 24 << 20;
 /// Longest words that are looked for, in characters.
 const LONGEST_QUERY: usize = 100;
 
@@ -178,7 +189,8 @@ struct FileOfLesson {
     minutes: u16,
 }
 
-/// Makes a lesson of a file. What it claims is proved again; ladders and images that belong elsewhere stay there.
+/// Makes a lesson of a file. What it claims is proved again, its images are made safe again, and its ladders are drawn
+/// again; those that are not in the file are left out.
 #[utoipa::path(post, path = "/api/lessons/file", request_body = FileOfLesson,
     responses((status = 200, body = Made), (status = "default", body = Failure)))]
 async fn take_in_lesson(
@@ -186,16 +198,85 @@ async fn take_in_lesson(
     teacher: SignedIn,
     Body(file): Body<FileOfLesson>,
 ) -> Result<Json<Made>, ApiError> {
-    let lesson = compute(move || match serde_json::from_str::<Lesson>(&file.text) {
-        Ok(lesson) => lesson.taken_in(),
-        Err(_) if file.text.trim_start().starts_with('{') => Err(BadLesson(
-            "This file is no lesson of Honey Ladder. Choose one that was saved from here, or a text.".into(),
-        )),
-        Err(_) => Lesson::from_text(&file.text, file.grade, file.strand, file.minutes),
-    })
-    .await?
-    .map_err(bad)?;
-    Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }))
+    if !file.text.trim_start().starts_with('{') {
+        let read = move || Lesson::from_text(&file.text, file.grade, file.strand, file.minutes);
+        let lesson = compute(read).await?.map_err(bad)?;
+        return Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }));
+    }
+    let (mut lesson, safe, drawn) = compute(move || unpacked(&file.text)).await??;
+    let mut images = BTreeMap::new();
+    for (old, kind, bytes) in safe {
+        images.insert(old, store::image::create(&app.db, teacher.0, kind.name(), &bytes).await?);
+    }
+    let id = store::lesson::create(&app.db, teacher.0, &lesson).await?;
+    let mut ladders = BTreeMap::new();
+    for (old, plan, ladder) in drawn {
+        let title = if plan.title.trim().is_empty() { &lesson.title } else { &plan.title };
+        let title: String = title.chars().take(LONGEST_TITLE).collect();
+        let new =
+            store::ladder::create(&app.db, teacher.0, id, &title, &ladder, Some(&plan)).await?;
+        ladders.insert(old, new);
+    }
+    lesson.renumber(&images, &ladders);
+    store::lesson::complete(&app.db, teacher.0, id, &lesson).await?;
+    Ok(Json(Made { id }))
+}
+
+/// What a file of ours holds, everything in it checked: the lesson, its images and its ladders by their old numbers.
+type Unpacked = (Lesson, Vec<(u64, ImageKind, Vec<u8>)>, Vec<(u64, Plan, Ladder)>);
+fn unpacked(text: &str) -> Result<Unpacked, ApiError> {
+    let file = LessonFile::read(text).map_err(bad)?;
+    let lesson = file.proved().map_err(bad)?;
+    let mut images = Vec::new();
+    for (old, coded) in &file.images {
+        let bytes = BASE64_STANDARD.decode(coded).map_err(|_| {
+            ApiError::bad(
+                "An image in this file is damaged. Save the lesson again, and take in that file.",
+            )
+        })?;
+        let (kind, safe) = taken_in(&bytes).map_err(ApiError::bad)?;
+        images.push((*old, kind, safe));
+    }
+    let mut ladders = Vec::new();
+    for (old, plan) in file.ladders {
+        let ladder = plan.ladder()?;
+        ladders.push((old, plan, ladder));
+    }
+    Ok((lesson, images, ladders))
+}
+
+/// The lesson as a file, with its images and its ladders.
+#[utoipa::path(get, path = "/api/lessons/{id}/file", params(("id" = u64, Path)),
+    responses((status = 200, body = String, content_type = "application/json"), (status = "default", body = Failure)))]
+async fn lesson_as_file(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LessonId>,
+) -> Result<impl IntoResponse, ApiError> {
+    let lesson = store::lesson::find(&app.db, teacher.0, id).await?.lesson;
+    let mut images = BTreeMap::new();
+    for image in lesson.images() {
+        // One that is not theirs is not given away.
+        if let Ok((_, bytes)) = store::image::find(&app.db, teacher.0, image).await {
+            images.insert(image, BASE64_STANDARD.encode(bytes));
+        }
+    }
+    let hung = store::ladder::of_lesson(&app.db, teacher.0, id).await?;
+    let ladders = hung.into_iter().filter_map(|kept| {
+        let plan = Plan { title: kept.title, ..kept.plan? };
+        Some((kept.id, plan))
+    });
+    let name = file_name(&lesson.title);
+    let file = LessonFile { lesson, images, ladders: ladders.collect() };
+    Ok(([(CONTENT_DISPOSITION, format!("attachment; filename=\"{name}.json\""))], Json(file)))
+}
+
+/// A title as the name of a file: small letters and digits, with hyphens between.
+fn file_name(title: &str) -> String {
+    let plain = |c: char| if c.is_ascii_alphanumeric() { c.to_ascii_lowercase() } else { ' ' };
+    let words: String = title.chars().map(plain).collect();
+    let name = words.split_whitespace().collect::<Vec<_>>().join("-");
+    if name.is_empty() { "lesson".into() } else { name }
 }
 
 /// A slide that is sent to another lesson.

@@ -65,29 +65,6 @@ impl Lesson {
         lesson.check()?;
         Ok(lesson)
     }
-
-    /// The lesson as another teacher, or another place, can take it in: ladders that hang elsewhere are left out, and
-    /// what it claims is proved again.
-    ///
-    /// # Errors
-    /// As [`Lesson::check`], and when an example has no working.
-    pub fn taken_in(mut self) -> Result<Self, BadLesson> {
-        for slide in &mut self.slides {
-            let keeps: Vec<bool> = slide
-                .blocks
-                .iter()
-                .map(|block| !matches!(block, Block::Ladder { .. } | Block::Image { .. }))
-                .collect();
-            let mut kept = keeps.iter();
-            slide.blocks.retain(|_| *kept.next().unwrap_or(&true));
-            if !slide.comes.is_empty() {
-                let mut kept = keeps.iter();
-                slide.comes.retain(|_| *kept.next().unwrap_or(&true));
-            }
-        }
-        let nothing = Self { slides: Vec::new(), ..self.clone() };
-        self.proved(&nothing)
-    }
 }
 
 fn slide(index: usize, title: &str) -> Slide {
@@ -142,14 +119,5 @@ mod tests {
     #[test]
     fn an_empty_text_says_what_is_wrong() {
         assert!(Lesson::from_text("  \n", 7, Strand::Number, 45).is_err());
-    }
-
-    #[test]
-    fn a_lesson_from_elsewhere_leaves_its_ladders_there() {
-        let mut lesson = Lesson::from_text(TEXT, 7, Strand::FractionsRatio, 45).expect("a lesson");
-        lesson.slides[0].blocks.insert(0, Block::Ladder { ladder: 7, title: "Percent".into() });
-        lesson.slides[0].comes = vec![0, 2];
-        let taken = lesson.taken_in().expect("taken in");
-        assert_eq!((taken.slides[0].blocks.len(), &taken.slides[0].comes[..]), (1, &[2][..]));
     }
 }
