@@ -3,7 +3,7 @@
  * A slide as the class sees it: sixteen to nine, every size in hundredths of its width, so that it is the
  * same picture in the lesson and on the wall. Too much for one picture is set smaller until it fits.
  */
-import { useElementVisibility, useResizeObserver } from '@vueuse/core'
+import { useDebounceFn, useElementVisibility, useResizeObserver } from '@vueuse/core'
 import { computed, toRef, useTemplateRef, watch } from 'vue'
 import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
 import { layOut } from '@/slide/fit'
@@ -22,6 +22,8 @@ const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; sho
 const emit = defineEmits<{ full: [isFull: boolean] }>()
 provideMeanings(toRef(() => props.meanings))
 
+/** Typing rests this long before the slide is laid out again, in milliseconds. */
+const REST_MS = 150
 const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
 const parts = computed<Shown>(() => {
@@ -37,7 +39,9 @@ function measure(): void {
 // Measuring lays a slide out several times: only those that are seen, or will be soon, are worth it.
 const isNear = useElementVisibility(face, { rootMargin: '400px' })
 useResizeObserver(face, measure)
-watch([isNear, () => props.slide, () => props.pictures], measure, { deep: true, flush: 'post' })
+watch([isNear, () => props.pictures], measure, { flush: 'post' })
+// Not for every letter that is typed.
+watch(() => props.slide, useDebounceFn(measure, REST_MS), { deep: true, flush: 'post' })
 </script>
 
 <template>

@@ -1,4 +1,5 @@
-import { computed, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+import { isEqual } from 'lodash-es'
+import { computed, markRaw, onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
 import { useHistory } from './useHistory'
 import { api, reply, type Checked, type Drawing, type Failure, type Lesson, type LessonView } from '@/api/client'
 
@@ -9,6 +10,16 @@ export type SaveState = 'saved' | 'saving' | 'unsaved'
 /** Typing rests this long before it is saved, in milliseconds. */
 const REST_MS = 700
 const RETRY_MS = 4000
+
+/** What is only replaced as a whole is not looked into for changes: a long lesson has thousands of lines of working. */
+function light(lesson: Lesson): Lesson {
+  for (const block of lesson.slides.flatMap((slide) => slide.blocks)) {
+    if (block.kind === 'worked_example') markRaw(block.example)
+    else if (block.kind === 'practice') markRaw(block.rung)
+    else if (block.kind === 'picture') markRaw(block.figure)
+  }
+  return lesson
+}
 
 /**
  * A lesson that is edited in place and saves itself. A save that is based on an older revision is refused
@@ -25,6 +36,8 @@ export function useLesson(id: number) {
   const state = ref<SaveState>('saved')
   const stale = ref<number>()
   const revision = ref(0)
+  /** Counts its changes, whoever made them. */
+  const changes = ref(0)
   const isNew = !sittings.has(id)
   const sitting = sittings.get(id) ?? useHistory<string>()
   sittings.set(id, sitting)
@@ -34,11 +47,18 @@ export function useLesson(id: number) {
 
   function take(view: LessonView, keepTyping: boolean): void {
     revision.value = view.revision
-    checked.value = new Map(view.lesson.slides.flatMap((slide, at) => (view.checked[at] ? [[slide.id, view.checked[at]]] : [])))
-    pictures.value = view.pictures
+    // What is the same stays the same object, so that nothing is drawn again for it.
+    const told = view.lesson.slides.flatMap((slide, at): [number, Checked][] => {
+      const [now, was] = [view.checked[at], checked.value.get(slide.id)]
+      return now ? [[slide.id, was && isEqual(was, now) ? was : now]] : []
+    })
+    checked.value = new Map(told)
+    if (!isEqual(view.pictures, pictures.value)) pictures.value = view.pictures
     minutesOver.value = view.minutes_over
     kept = JSON.stringify(view.lesson)
-    if (!keepTyping) lesson.value = view.lesson
+    if (keepTyping) return
+    if (lesson.value && isEqual(toRaw(lesson.value), view.lesson)) kept = JSON.stringify(toRaw(lesson.value))
+    else lesson.value = light(view.lesson)
   }
 
   /** What stands now becomes a step that can be undone. */
@@ -50,7 +70,7 @@ export function useLesson(id: number) {
   function go(to: 'undo' | 'redo'): void {
     remember()
     const moment = sitting[to]()
-    if (moment !== undefined) lesson.value = JSON.parse(moment) as Lesson
+    if (moment !== undefined) lesson.value = light(JSON.parse(moment) as Lesson)
   }
 
   /** Takes a lesson that the server changed, as a step that can be undone. */
@@ -113,7 +133,9 @@ export function useLesson(id: number) {
   watch(
     lesson,
     (now) => {
-      if (!now || JSON.stringify(toRaw(now)) === kept) return
+      changes.value++
+      // Once it is known to differ, it is compared again only when it is saved.
+      if (!now || (state.value === 'saved' && JSON.stringify(toRaw(now)) === kept)) return
       if (state.value !== 'saving') state.value = 'unsaved'
       clearTimeout(timer)
       timer = setTimeout(save, REST_MS)
@@ -140,6 +162,7 @@ export function useLesson(id: number) {
     failure,
     state,
     stale,
+    changes,
     load,
     save,
     keepMine,

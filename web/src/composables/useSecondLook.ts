@@ -5,8 +5,8 @@ import { api, reply, type Failure, type Lesson, type Look } from '@/api/client'
 /** Typing rests this long before the lesson is looked over again, in milliseconds. */
 const REST_MS = 900
 
-/** What is wrong with a lesson as it stands on the screen, looked over again after each change. */
-export function useSecondLook(lesson: Ref<Lesson | undefined>) {
+/** What is wrong with a lesson as it stands on the screen, looked over again after each of its `changes`. */
+export function useSecondLook(lesson: Ref<Lesson | undefined>, changes: Ref<number>) {
   const look = ref<Look>()
   const failure = ref<Failure>()
 
@@ -16,7 +16,7 @@ export function useSecondLook(lesson: Ref<Lesson | undefined>) {
     failure.value = answer.ok ? undefined : answer.failure
     if (answer.ok) look.value = answer.value
   }, REST_MS)
-  watch(lesson, again, { deep: true, immediate: true })
+  watch(changes, again, { immediate: true })
 
   async function mend(name: string): Promise<void> {
     if (!lesson.value) return

@@ -8,27 +8,25 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { api, reply, type LadderEntry, type LessonView, type PhaseKind, type Slide } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
+import PhaseToCome from '@/components/PhaseToCome.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
-import RowMenu from '@/components/RowMenu.vue'
 import SecondLook from '@/components/SecondLook.vue'
 import SendSlide from '@/components/SendSlide.vue'
-import SlideEditor from '@/components/SlideEditor.vue'
-import SlideFace from '@/components/SlideFace.vue'
-import VerdictMark from '@/components/VerdictMark.vue'
+import SlideRow from '@/components/SlideRow.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
 import { offerCommands } from '@/composables/useCommands'
 import { useLesson } from '@/composables/useLesson'
 import { useSecondLook } from '@/composables/useSecondLook'
-import { gradeName, phaseNames, strandNames, words } from '@/words'
+import { gradeName, strandNames, words } from '@/words'
 import { lookWords } from '@/words/look'
 import { join, nextId, split } from '@/slide/reorder'
-import { blockWords, historyWords, moveWords, planWords } from '@/words/plan'
+import { historyWords, moveWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
 const route = useRoute()
 const router = useRouter()
-const { lesson, revision, checked, pictures, minutesOver, failure, state, stale, load, save, keepMine, adopt, undo, redo, canUndo, canRedo } = useLesson(props.id)
-const { look, mend, dismiss, takeBack } = useSecondLook(lesson)
+const { lesson, revision, checked, pictures, minutesOver, failure, state, stale, changes, load, save, keepMine, adopt, undo, redo, canUndo, canRedo } = useLesson(props.id)
+const { look, mend, dismiss, takeBack } = useSecondLook(lesson, changes)
 /** The same lesson from its sides. */
 type Side = 'slides' | 'plan' | 'look'
 const side = computed<Side>({
@@ -45,7 +43,7 @@ const rungs = computed(() => {
   return (lesson.value?.slides ?? []).map((slide, index, all) => {
     const from = clock
     clock += slide.minutes
-    return { slide, index, checked: checked.value.get(slide.id), from, to: clock, first: all[index - 1]?.phase !== slide.phase }
+    return { slide, index, from, to: clock, first: all[index - 1]?.phase !== slide.phase }
   })
 })
 
@@ -118,30 +116,12 @@ function copy(index: number): void {
   slides.splice(index + 1, 0, { ...(JSON.parse(JSON.stringify(slides[index])) as Slide), id })
 }
 
-/** Slides on which something cannot be seen, by their ids. */
-const full = ref(new Set<number>())
-function setFull(id: number, isFull: boolean): void {
-  if (isFull === full.value.has(id)) return
-  const now = new Set(full.value)
-  if (isFull) now.add(id)
-  else now.delete(id)
-  full.value = now
-}
-
 function cut(index: number, at: number): void {
   const id = lesson.value && split(lesson.value.slides, index, at)
   if (id !== undefined) openSlide.value = id
 }
 
-/** What else can be done with a slide. */
-const deedsAt = (index: number): { deed: string; says: string; disabled?: boolean }[] => [
-  { deed: 'below', says: moveWords.below },
-  { deed: 'twice', says: words.lesson.twice },
-  { deed: 'join', says: moveWords.join, disabled: index === rungs.value.length - 1 },
-  { deed: 'copy', says: moveWords.send },
-  { deed: 'move', says: moveWords.move, disabled: rungs.value.length === 1 },
-  { deed: 'remove', says: words.lesson.remove, disabled: rungs.value.length === 1 },
-]
+/** What else was asked to be done with a slide. */
 function act(slide: Slide, index: number, deed: string): void {
   if (!lesson.value) return
   if (deed === 'below') addSlide(index + 1, slide.phase)
@@ -260,63 +240,38 @@ async function show(): Promise<void> {
         @dismiss="dismiss"
         @back="takeBack"
       />
-      <div v-else class="ladder">
+      <div v-else class="lesson-rails">
         <div class="rail-head">{{ words.lesson.clock }}</div>
         <div />
         <div class="rail-head right">{{ words.lesson.checked }}</div>
         <vue-draggable v-model="lesson.slides" handle=".grip" :animation="140" class="rows" @end="(event) => settle(Number(event.item.dataset.slide))">
         <div v-for="rung in rungs" :id="`slide-${rung.slide.id}`" :key="rung.slide.id" class="row" :data-slide="rung.slide.id">
-          <template v-for="phase in emptyPhases.filter((phase) => phase.before === rung.index)" :key="phase.kind">
-          <div class="rail clock">
-            <strong>{{ phaseNames[phase.kind] }}</strong>
-            <span class="soft">{{ phase.minutes }} min</span>
-          </div>
-          <div class="rung to-come">
-            <el-button :aria-label="`${words.lesson.addSlide}: ${phaseNames[phase.kind]}`" @click="addIn(phase.kind)">{{ words.lesson.addSlide }}</el-button>
-          </div>
-          <div class="rail checked" />
-          </template>
-          <div class="rail clock">
-            <strong v-if="rung.first">{{ phaseNames[rung.slide.phase] }}</strong>
-            <span class="soft">{{ rung.from }}–{{ rung.to }} min</span>
-          </div>
-          <section class="rung" :class="{ open: openSlide === rung.slide.id }" :aria-label="rung.slide.title">
-            <div class="beside">
-              <slide-face :slide="rung.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" class="picture" @full="(full) => setFull(rung.slide.id, full)" />
-              <slide-editor v-if="openSlide === rung.slide.id" v-model="lesson.slides[rung.index]!" class="work" :lesson="id" :skill="lesson.sheet?.skill" :grade="lesson.grade" :fresh="newSlide === rung.slide.id" @split="(at) => cut(rung.index, at)" @bench="(block) => toBench(block === undefined ? { onto: rung.slide.id } : { slide: rung.slide.id, block })" />
-              <p v-else-if="full.has(rung.slide.id)" class="notes full" role="status">{{ blockWords.full }}</p>
-              <p v-else class="notes soft">{{ rung.slide.notes || words.lesson.noNotes }}</p>
-              <div class="tools">
-                <span class="grip" aria-hidden="true">⠿</span>
-                <el-button size="small" :aria-expanded="openSlide === rung.slide.id" @click="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id">
-                  {{ openSlide === rung.slide.id ? words.lesson.shut : words.lesson.open }}
-                </el-button>
-                <span class="push" />
-                <el-button text size="small" :disabled="rung.index === 0" @click="move(rung.index, -1)">{{ words.lesson.up }}</el-button>
-                <el-button text size="small" :disabled="rung.index === rungs.length - 1" @click="move(rung.index, 1)">{{ words.lesson.down }}</el-button>
-                <row-menu :label="`${moveWords.more}: ${rung.slide.title}`" :deeds="deedsAt(rung.index)" @deed="(deed) => act(rung.slide, rung.index, deed)" />
-              </div>
-            </div>
-          </section>
-          <div class="rail checked">
-            <template v-if="rung.checked?.lines">
-              <verdict-mark :word="rung.checked.hold === rung.checked.lines ? 'holds' : 'cant_tell'" :size="30" bare />
-              <span>{{ words.lesson.lines(rung.checked.hold, rung.checked.lines) }}</span>
-            </template>
-            <span v-else class="soft">{{ words.lesson.nothing }}</span>
-          </div>
+          <phase-to-come v-for="phase in emptyPhases.filter((phase) => phase.before === rung.index)" :key="phase.kind" :kind="phase.kind" :minutes="phase.minutes" @add="addIn(phase.kind)" />
+          <slide-row
+            v-model="lesson.slides[rung.index]!"
+            :index="rung.index"
+            :from="rung.from"
+            :to="rung.to"
+            :first="rung.first"
+            :count="rungs.length"
+            :lesson="id"
+            :grade="lesson.grade"
+            :skill="lesson.sheet?.skill"
+            :theme="lesson.theme"
+            :meanings="lesson.meanings"
+            :pictures="pictures"
+            :checked="checked.get(rung.slide.id)"
+            :open="openSlide === rung.slide.id"
+            :fresh="newSlide === rung.slide.id"
+            @toggle="openSlide = openSlide === rung.slide.id ? undefined : rung.slide.id"
+            @move="(by) => move(rung.index, by)"
+            @deed="(deed) => act(rung.slide, rung.index, deed)"
+            @split="(at) => cut(rung.index, at)"
+            @bench="(block) => toBench(block === undefined ? { onto: rung.slide.id } : { slide: rung.slide.id, block })"
+          />
         </div>
         </vue-draggable>
-        <template v-for="phase in emptyPhases.filter((phase) => phase.before === rungs.length)" :key="phase.kind">
-        <div class="rail clock">
-          <strong>{{ phaseNames[phase.kind] }}</strong>
-          <span class="soft">{{ phase.minutes }} min</span>
-        </div>
-        <div class="rung to-come">
-          <el-button :aria-label="`${words.lesson.addSlide}: ${phaseNames[phase.kind]}`" @click="addIn(phase.kind)">{{ words.lesson.addSlide }}</el-button>
-        </div>
-        <div class="rail checked" />
-        </template>
+        <phase-to-come v-for="phase in emptyPhases.filter((phase) => phase.before === rungs.length)" :key="phase.kind" :kind="phase.kind" :minutes="phase.minutes" @add="addIn(phase.kind)" />
         <div class="rail clock foot"><span class="soft">{{ minutesOver === 0 ? words.lesson.fits : words.lesson.over(minutesOver) }}</span></div>
         <div class="rung foot">
           <el-button size="large" @click="addLast">{{ words.lesson.addSlide }}</el-button>
@@ -390,25 +345,11 @@ async function show(): Promise<void> {
   font-size: 0.8rem;
   font-weight: 700;
 }
-.ladder {
-  display: grid;
-  grid-template-columns: 118px minmax(0, 1fr) 124px;
-}
 .rows,
 .row {
   display: grid;
   grid-template-columns: subgrid;
   grid-column: 1 / -1;
-}
-/* Rows far from the window are laid out when they come near. */
-.beside {
-  content-visibility: auto;
-  contain-intrinsic-size: auto 270px;
-}
-.grip {
-  padding-inline: 4px 8px;
-  color: var(--ink-soft);
-  cursor: grab;
 }
 .rail-head {
   padding-block-end: 8px;
@@ -424,137 +365,20 @@ async function show(): Promise<void> {
   border-inline-end: 0;
   border-inline-start: var(--rail) solid var(--honey);
 }
-.rail {
-  display: grid;
-  align-content: start;
-  gap: 2px;
-  padding: 22px 16px;
-  font-size: 0.92rem;
-}
-.clock {
-  justify-items: end;
-  text-align: end;
-  border-inline-end: var(--rail) solid var(--honey);
-}
-.checked {
-  border-inline-start: var(--rail) solid var(--honey);
-  gap: 5px;
-}
-.rung {
-  position: relative;
-  padding: 12px 26px;
-}
-/* The rung itself: it reaches from rail to rail behind the picture. */
-.rung::before {
-  content: '';
-  position: absolute;
-  inset-inline: 0;
-  inset-block-start: 34px;
-  block-size: var(--rail);
-  background: var(--honey);
-}
-.rung.foot::before {
+.lesson-rails .foot::before {
   display: none;
-}
-.beside {
-  position: relative;
-  display: grid;
-  grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
-  grid-template-rows: 1fr auto;
-  border: 1px solid var(--line);
-  border-radius: var(--radius);
-  /* Clipped, not scrolled: the picture stays in sight beside a long editor. */
-  overflow: clip;
-  background: var(--sunk);
-  box-shadow: var(--shadow);
-}
-.picture {
-  grid-row: 1 / -1;
-  align-self: start;
-}
-.notes {
-  padding: 16px 18px 4px;
-  font-size: 0.95rem;
-  white-space: pre-line;
-}
-.full {
-  color: var(--verdict-breaks);
-}
-.open .picture {
-  grid-row: 1;
-  position: sticky;
-  inset-block-start: 8px;
-}
-.open .work {
-  grid-row: 1 / -1;
-}
-/* Within reach, however long the editor is. */
-.open .tools {
-  position: sticky;
-  inset-block-end: 0;
-  z-index: 1;
-  background: var(--sunk);
-}
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2px;
-  padding: 8px 14px;
-}
-.tools .el-button {
-  margin: 0;
-}
-.push {
-  flex: 1;
-}
-/* A phase that has no slide yet keeps its place on the ladder. */
-.to-come {
-  display: flex;
-  align-items: start;
-  justify-content: center;
-  padding-block-start: 19px;
-}
-.to-come::before {
-  background: repeating-linear-gradient(90deg, var(--honey) 0 8px, transparent 8px 16px);
-}
-.to-come .el-button {
-  position: relative;
 }
 .foot {
   text-align: center;
 }
 @media (max-width: 860px) {
-  .ladder {
-    grid-template-columns: 74px minmax(0, 1fr);
-  }
-  .checked,
-  .rail-head.right {
-    grid-column: 2;
-    border-inline-start: 0;
-    padding-block: 0 14px;
-    display: flex;
-    align-items: center;
-  }
   .rail-head.right,
   .checked.foot {
     display: none;
   }
-  .clock,
   .rail-head {
     padding-inline: 0 8px;
     font-size: 0.78rem;
-  }
-  .rung {
-    padding-inline: 12px 0;
-  }
-  .beside {
-    grid-template-columns: 1fr;
-  }
-  .picture,
-  .open .picture,
-  .open .work {
-    grid-row: auto;
   }
 }
 </style>

@@ -14,7 +14,9 @@ export interface Layout {
   grow: number
 }
 
-/** Smaller than the last the back row cannot read it: letters of 24 pixels on a picture 1280 wide. */
+/** The smallest letters that the back row can read, as a share of the width: 24 pixels on a picture 1280 wide. */
+const BACK_ROW = 24 / 1280
+/** With the last, text is as small as that. */
 const FITS = [1, 0.93, 0.86, 0.8, 0.75, 0.7, 0.65, 0.6, 0.54]
 const GROWS = [1, 1.5, 2.2]
 /** A reason is set smaller than its line, and the digits of a label larger than its letters. */
@@ -31,14 +33,18 @@ function lay(inside: HTMLElement, layout: Layout): void {
 
 const sizeOf = (element: Element): number => Number.parseFloat(getComputedStyle(element).fontSize)
 
-/** The smallest letters as the slide is laid out now, in pixels. */
-function letters(inside: HTMLElement): number {
+/**
+ * How well the slide can be read as it is laid out now. First its smallest letters are to be large enough for the
+ * back row; beyond that, all are to be large.
+ */
+function reads(inside: HTMLElement, backRow: number): number {
   const text = sizeOf(inside) * (inside.querySelector('.reason') ? REASON : 1)
   const labels = [...inside.querySelectorAll('.scene')].flatMap((scene) => {
     const label = scene.querySelector('.label')
     return label ? [sizeOf(label) * LABEL] : []
   })
-  return Math.min(text, ...labels)
+  const smallest = Math.min(text, ...labels)
+  return 6 * Math.min(smallest, backRow) + smallest + text
 }
 
 /** Lays `inside` out so that it fits `face`. Gives whether it does. */
@@ -57,19 +63,20 @@ export function layOut(face: HTMLElement, inside: HTMLElement, blocks: number): 
     }
     return { ...way, fit: FITS[low]! }
   }
+  const backRow = face.clientWidth * BACK_ROW
   const usual = largest({ columns: false, pictures: 'beside', grow: 1 })
-  let best = { layout: usual, is: fits(usual), letters: letters(inside) }
+  let best = { layout: usual, is: fits(usual), reads: reads(inside, backRow) }
   const hasPicture = inside.querySelector('.scene') !== null
-  if (best.is && best.letters >= sizeOf(inside) && usual.fit > 0.9) return best.is
+  if (best.is && !hasPicture && usual.fit > 0.9) return best.is
   const pictures = hasPicture ? (['beside', 'stacked'] as const) : (['beside'] as const)
   for (const columns of blocks > 1 ? [false, true] : [false]) {
     for (const stand of pictures) {
       for (const grow of hasPicture ? GROWS : [1]) {
         const layout = largest({ columns, pictures: stand, grow })
         const is = fits(layout)
-        const now = letters(inside)
+        const now = reads(inside, backRow)
         // A picture no larger than it must be, and columns only where they are worth it.
-        if ((is && !best.is) || (is === best.is && now > best.letters * 1.04)) best = { layout, is, letters: now }
+        if ((is && !best.is) || (is === best.is && now > best.reads * 1.03)) best = { layout, is, reads: now }
       }
     }
   }

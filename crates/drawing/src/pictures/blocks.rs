@@ -3,15 +3,17 @@
 use crate::scene::{Anchor, Label, Scene, Shape, Tone};
 
 /// The side of a one.
-const ONE: f64 = 9.0;
+const ONE: f64 = 7.0;
 const TEN: f64 = 10.0 * ONE;
-const GAP: f64 = 10.0;
+const GAP: f64 = 8.0;
 /// Between hundreds, tens and ones.
 const APART: f64 = 26.0;
+/// How wide the words below a group are, at least.
+const WORDS: f64 = 84.0;
 /// Most blocks of a kind that are drawn; the label below tells how many there are.
 const MOST: u32 = 60;
 /// Most hundreds and most tens in a row.
-const HUNDREDS: u32 = 4;
+const HUNDREDS: u32 = 7;
 const TENS: u32 = 20;
 /// Ones stand in columns of so many, as high as a bar of ten.
 const HIGH: u32 = 5;
@@ -30,8 +32,15 @@ pub fn draw(hundreds: u32, tens: u32, ones: u32) -> Scene {
         if count == 0 {
             return;
         }
-        let wide = (0..count.min(MOST)).map(|at| block(at, x, shapes)).fold(0.0, f64::max);
-        let wide = wide.max(74.0);
+        let start = shapes.len();
+        let mut lay = |from: f64, shapes: &mut Vec<Shape>| {
+            shapes.truncate(start);
+            (0..count.min(MOST)).map(|at| block(at, from, shapes)).fold(0.0, f64::max)
+        };
+        // Few blocks stand in the middle above their words.
+        let blocks = lay(x, shapes);
+        let wide = blocks.max(WORDS);
+        lay(x + (wide - blocks) / 2.0, shapes);
         let text =
             format!("{count} {}", if count == 1 { name.trim_end_matches('s') } else { name });
         labels.push(Label::words(x + wide / 2.0, high + 20.0, Anchor::Middle, &text));
@@ -87,7 +96,7 @@ mod tests {
         assert_eq!(scene.describes, "Blocks: 3 hundreds, 12 tens, 1 ones.");
         // Many stand in rows, and no more is said than there is.
         let many = draw(8, 70, 0);
-        assert!(many.width < 1000.0 && many.labels[1].text == "70 tens");
+        assert!(many.width < 900.0 && many.labels[1].text == "70 tens");
         assert!(draw(0, 0, 0).shapes.is_empty());
     }
 }
