@@ -22,6 +22,7 @@ mod powers;
 mod quotient;
 mod refine;
 mod roots;
+mod splitting;
 mod univariate;
 mod whole_powers;
 
@@ -36,4 +37,5 @@ pub use kernel::{Atom, Kernel, KernelKind, Monomial};
 pub use poly::Poly;
 pub use quotient::Quotient;
 pub use refine::{Knowledge, is_zero_everywhere, refine, substituted};
+pub use splitting::irreducible_factors;
 pub use univariate::{Root, Univariate};

@@ -12,6 +12,15 @@ pub use speech::{speech, speech_line};
 pub use text::{text, text_line};
 
 use crate::expr::{Constant, Expr, ExprKind};
+use crate::line::{Line, Relation};
+
+/// Whether lines that hold together say for which values one of them is meant: `x < 2 and 3 - x = 7`.
+fn is_condition(lines: &[Line]) -> bool {
+    lines.iter().any(|line| {
+        matches!(line, Line::Relations { relations, .. }
+            if relations.iter().any(|relation| *relation != Relation::Equal))
+    })
+}
 
 /// How strongly the outermost operation of an expression holds together.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord)]

@@ -4,14 +4,15 @@
 use crate::words;
 use crate::working::{Draft, Working};
 use algebra::budget::Budget;
-use algebra::normal::{Normaliser, Poly, Quotient, Values, factors, prime_powers};
+use algebra::normal::{Normaliser, Poly, Quotient, Values, prime_powers};
 use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, arithmetic, board, eliminate, eliminate_three, formula_values, gathered, peeled,
-    rationalised, substitute, system_points,
+    Rule, Step, arithmetic, board, eliminate, eliminate_three, expanding, factorising,
+    formula_values, gathered, over_one_denominator, peeled, product_of_factors, rationalised,
+    substitute, system_points,
 };
 use algebra::{Assumptions, Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given};
-use num_traits::{One, Signed};
+use num_traits::Signed;
 
 /// A working with the method it follows and the others that fit.
 pub struct Worked {
@@ -67,7 +68,8 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
         let found = rationalised(expr);
         if found.is_empty() { arithmetic(expr) } else { found }
     } else {
-        cancelled(expr, &answer)
+        let found = cancelled(expr, &answer);
+        if found.is_empty() { over_one_denominator(expr) } else { found }
     };
     let last = found.working.0.pop();
     for (line, rule) in between.into_iter().filter(|(line, _)| *line != answer) {
@@ -177,6 +179,10 @@ pub fn evaluate(expr: &Expr) -> Result<Worked, String> {
 /// # Errors
 /// As [`simplify`].
 pub fn expand(expr: &Expr) -> Result<Worked, String> {
+    let lines = expanding(expr);
+    if !lines.is_empty() {
+        return Ok(in_steps(expr, lines));
+    }
     let value = normal(expr).ok_or(NO_FORM)?;
     let answer = match value.as_poly() {
         Some(poly) => poly.to_expr(),
@@ -203,42 +209,43 @@ pub fn factor(expr: &Expr) -> Result<Worked, String> {
             let all = prime_powers(&number).into_iter().map(power).reduce(Expr::times);
             all.unwrap_or_else(|| Expr::rational(&number))
         }
-        (_, Some(poly)) => factored(&poly)?,
+        (_, Some(poly)) => {
+            let lines = factorising(&poly);
+            if !lines.is_empty() {
+                return Ok(in_steps(expr, lines));
+            }
+            factored(&poly)?
+        }
         _ => {
             let above = factored(value.numerator())?;
             above.over(factored(value.denominator())?)
         }
     };
-    Ok(two(Line::Expression(expr.clone()), Line::Expression(answer), &Rule::Factorise))
+    let rule = if answer == *expr { Rule::DoesNotSplit } else { Rule::Factorise };
+    Ok(two(Line::Expression(expr.clone()), Line::Expression(answer), &rule))
 }
 
 fn factored(poly: &Poly) -> Result<Expr, String> {
-    let mut budget = Budget::for_verdict();
-    let all = factors(poly, &mut budget).map_err(|_| NO_FORM)?;
-    let content = poly.number_content();
-    let power = |(factor, exponent): &(Poly, u32)| {
-        let factor = factor.to_expr();
-        if *exponent == 1 { factor } else { factor.to_the(*exponent) }
-    };
-    // Letters come before brackets: x(x + 1).
-    let (mut single, sums): (Vec<_>, Vec<_>) =
-        all.iter().partition(|(factor, _)| factor.len() == 1);
-    single.extend(sums);
-    let product = single.into_iter().map(power).reduce(Expr::times);
-    Ok(match product {
-        None => Expr::rational(&content),
-        Some(product) if content.is_one() => product,
-        Some(product) if (-content.clone()).is_one() => product.negative(),
-        Some(product) => leaning_left(Expr::rational(&content), product),
-    })
+    product_of_factors(poly, &mut Budget::for_verdict()).ok_or_else(|| NO_FORM.into())
 }
 
-/// `factor × product`, as it is read: from the left.
-fn leaning_left(factor: Expr, product: Expr) -> Expr {
-    match product.kind {
-        ExprKind::Multiply(a, b) => leaning_left(factor, *a).times(*b),
-        _ => factor.times(product),
+/// An expression with the lines that follow from it, the answer last.
+fn in_steps(expr: &Expr, lines: Vec<(Expr, Rule)>) -> Worked {
+    let draft = |(line, rule): (Expr, Rule)| Draft::Line {
+        line: Line::Expression(line),
+        reason: words::reason(&rule),
+        role: Role::Follows,
+    };
+    let mut drafts = vec![Draft::Line {
+        line: Line::Expression(expr.clone()),
+        reason: words::reason(&Rule::Given),
+        role: Role::Starts,
+    }];
+    drafts.extend(lines.into_iter().filter(|(line, _)| line != expr).map(draft));
+    if let Some(Draft::Line { role, .. }) = drafts.last_mut() {
+        *role = Role::Concludes;
     }
+    Worked { working: Working(drafts), method: "usual".into(), methods: vec!["usual".into()] }
 }
 
 /// A line in one unknown, worked on a board.

@@ -56,7 +56,7 @@ const scene = computed(() => {
   </div>
   <div v-else-if="block.kind === 'talk'" class="talk">
     <p class="text"><math-text :text="block.prompt" /></p>
-    <ul>
+    <ul v-if="block.starters.some(Boolean)">
       <li v-for="(starter, at) in block.starters.filter(Boolean)" :key="at"><math-text :text="starter" /></li>
     </ul>
   </div>

@@ -26,8 +26,8 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
 <template>
   <div class="board" :class="{ pictured: scenes.length, wide: isWide }">
     <div v-if="example.prompt || example.slip" class="told">
-      <p v-if="example.prompt"><math-text :text="example.prompt" /></p>
-      <p v-if="example.slip">{{ words.example.wrote(example.slip.name) }}</p>
+      <p v-if="example.prompt" class="prompt"><math-text :text="example.prompt" /></p>
+      <p v-if="example.slip" class="prompt">{{ words.example.wrote(example.slip.name) }}</p>
     </div>
     <scene-view v-if="scene" :scene="scene" :widest="widest" grows />
     <div class="lines">
@@ -53,7 +53,7 @@ const slip = computed(() => props.example.working.find((line) => line.verdict ==
   gap: 0.5em;
   min-inline-size: 0;
 }
-.told p {
+.prompt {
   max-inline-size: 34em;
 }
 .pictured :deep(.scene) {

@@ -122,13 +122,6 @@ const deeds = computed(() => [
 .open .work {
   grid-row: 1 / -1;
 }
-/* Within reach, however long the editor is. */
-.open .tools {
-  position: sticky;
-  inset-block-end: 0;
-  z-index: 1;
-  background: var(--sunk);
-}
 .tools {
   display: flex;
   flex-wrap: wrap;
@@ -141,6 +134,15 @@ const deeds = computed(() => [
 }
 .push {
   flex: 1;
+}
+@media (min-width: 861px) {
+  /* Within reach, however long the editor is. */
+  .open .tools {
+    position: sticky;
+    inset-block-end: 0;
+    z-index: 1;
+    background: var(--sunk);
+  }
 }
 @media (max-width: 860px) {
   .beside {

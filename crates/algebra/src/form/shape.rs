@@ -2,8 +2,8 @@
 
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
-use crate::normal::{Atom, Normaliser, Poly, Quotient, Univariate, Values, factors};
-use crate::number::{Rational, from_int};
+use crate::normal::{Normaliser, Poly, Univariate, Values, factors, irreducible_factors};
+use crate::number::Rational;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 pub(super) fn polynomial(expr: &Expr, budget: &mut Budget) -> Option<Poly> {
@@ -130,35 +130,12 @@ pub(super) fn is_factorised(expr: &Expr) -> bool {
 pub(super) fn is_irreducible(poly: &Poly, budget: &mut Budget) -> bool {
     let content = poly.number_content().abs();
     let whole_content = content.numer().is_one();
-    let Ok(found) = factors(poly, budget) else { return true };
+    let Ok(found) = irreducible_factors(poly, budget) else { return true };
     if !whole_content || found.len() > 1 || found.iter().any(|(_, exponent)| *exponent > 1) {
         return poly.as_constant().is_some();
     }
-    let atoms: Vec<Atom> = poly.atoms().into_iter().cloned().collect();
-    match &atoms[..] {
-        [Atom::Symbol(letter)] => {
-            !Univariate::from_poly(poly, letter).is_some_and(|one| splits_in_squares(&one))
-        }
-        // x² - y²: with y = 1 it is a polynomial in one letter that splits just as well.
-        [Atom::Symbol(letter), other] => {
-            let degree = poly.terms().map(|(m, _)| m.degree()).max().unwrap_or(0);
-            if !poly.terms().all(|(m, _)| m.degree() == degree) {
-                return true;
-            }
-            let one = std::collections::BTreeMap::from([(
-                other.clone(),
-                Quotient::constant(from_int(1)),
-            )]);
-            let flat =
-                crate::normal::substituted(poly, &one, budget).ok().and_then(|q| q.as_poly());
-            flat.is_none_or(|flat| {
-                factors(&flat, budget).map_or(true, |all| all.len() <= 1)
-                    && Univariate::from_poly(&flat, letter)
-                        .is_none_or(|one| !splits_in_squares(&one))
-            })
-        }
-        _ => true,
-    }
+    let letter = poly.symbols().into_iter().next().unwrap_or_default();
+    !Univariate::from_poly(poly, &letter).is_some_and(|one| splits_in_squares(&one))
 }
 
 /// Whether a polynomial in x² splits as one in its square.

@@ -2,7 +2,9 @@
 //! fractions over a common denominator; roots with their squares taken out.
 
 use super::steps::Rule;
+use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
+use crate::normal::{Normaliser, Values};
 use crate::number::Whole;
 use crate::number::{Rational, exact_root, from_int, square_part};
 use num_integer::Integer;
@@ -34,6 +36,9 @@ fn next_line(expr: &Expr) -> Option<(Expr, Rule)> {
     if number(expr).is_some() {
         return None;
     }
+    if let Some(found) = values_in(expr) {
+        return Some((found, Rule::ValuesOfFunctions));
+    }
     if let Some(found) = roots_out(expr) {
         return Some((found, Rule::Evaluate));
     }
@@ -61,6 +66,29 @@ fn next_line(expr: &Expr) -> Option<(Expr, Rule)> {
         return Some((found, Rule::CommonDenominator));
     }
     None
+}
+
+/// `log_3 81 - sin 30°` with the values of its functions put in; `None` where one has no short exact value, or
+/// stands alone.
+fn values_in(expr: &Expr) -> Option<Expr> {
+    let is_call = |part: &Expr| matches!(part.kind, ExprKind::Call { .. });
+    if is_call(expr) {
+        return None;
+    }
+    let found = changed(expr, &|part| {
+        if !is_call(part) && !power_of_call(part) {
+            return None;
+        }
+        let (none, mut budget) = (Values::new(), Budget::for_verdict());
+        let value = Normaliser::new(&none, &mut budget).build(part).ok()?.to_expr();
+        (!value.any(&mut |inside| is_call(inside))).then_some(value)
+    })?;
+    (!found.any(&mut |part| is_call(part))).then_some(found)
+}
+
+/// `sin² 30°`, whose value is known as a whole.
+fn power_of_call(part: &Expr) -> bool {
+    matches!(&part.kind, ExprKind::Power(base, _) if matches!(base.kind, ExprKind::Call { .. }))
 }
 
 /// `3/4 × 2/3`, which is read as `((3/4) × 2)/3`, as `(3 × 2)/(4 × 3)`.

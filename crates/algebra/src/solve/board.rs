@@ -5,13 +5,14 @@
 //! the completed square. Where squaring or multiplying by the unknown may have brought solutions in, the
 //! last line leaves them out. Whoever gives the lines out proves each of them in its role.
 
+mod cases;
 mod checks;
 mod inequality;
 mod kernels;
 mod quadratic;
 
 use super::steps::{Rule, Step, Unsolved};
-use super::{Interval, Solutions, Writing, peeled, sets, solve_linear};
+use super::{Interval, Solutions, Writing, gathered, peeled, sets, solve_linear};
 use crate::assume::Assumptions;
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
@@ -108,9 +109,19 @@ pub fn board(
         checked = !checks.is_empty();
         writer.steps.extend(checks);
     }
-    if differs {
+    if differs
+        && !writer.may_add
+        && let Some(angles) = last.as_ref().and_then(|last| angles(last, &answer, letter))
+    {
+        writer.push(angles, Rule::Angles, Role::Splits);
+        writer.push(answer, Rule::SolveEach, Role::Concludes);
+    } else if differs {
         let (rule, role) = if writer.may_add {
             (Rule::Reject, Role::Rejects)
+        } else if last.as_ref().is_some_and(|last| is_value(last, letter))
+            && is_value(&answer, letter)
+        {
+            (Rule::Simplify, Role::Concludes)
         } else {
             (Rule::FindSolutions, Role::Concludes)
         };
@@ -127,6 +138,39 @@ pub fn board(
         Some(wanted) if wanted != used => Err(Unsolved::NotThisMethod),
         _ => Ok(Board { steps: writer.steps, method: used, methods }),
     }
+}
+
+/// `2x = π/3 or 2x = 5π/3` between `cos 2x = 1/2` and its solutions; nothing for the plain letter.
+fn angles(line: &Line, answer: &Line, letter: &str) -> Option<Line> {
+    let inside = |line: &Line| match &line.as_equation()?.0.kind {
+        ExprKind::Call { arguments, .. } => arguments.first().cloned(),
+        _ => None,
+    };
+    let parts: Vec<&Line> = match line {
+        Line::AnyOf(lines) => lines.iter().collect(),
+        line => vec![line],
+    };
+    let angle = inside(parts.first()?)?;
+    let is_shared = parts.iter().all(|part| inside(part).as_ref() == Some(&angle));
+    if !is_shared || angle == Expr::symbol(letter) || !angle.symbols().contains(letter) {
+        return None;
+    }
+    let solutions: Vec<&Line> = match answer {
+        Line::AnyOf(lines) => lines.iter().collect(),
+        line => vec![line],
+    };
+    let each = solutions.iter().map(|one| {
+        let (_, value) = one.as_equation()?;
+        Some(Line::equation(angle.clone(), simplest(&angle.with(letter, value))))
+    });
+    each.collect::<Option<_>>().map(any_of)
+}
+
+/// Whether a line says what the letter equals.
+fn is_value(line: &Line, letter: &str) -> bool {
+    line.as_equation().is_some_and(|(left, right)| {
+        *left == Expr::symbol(letter) && !right.symbols().contains(letter)
+    })
 }
 
 fn step(line: Line, rule: Rule, role: Role) -> Step {
@@ -193,7 +237,11 @@ impl Writer<'_> {
         }
         match &moving[..] {
             [only] if *only == letter => {
-                for (next, rule) in peeled(line, self.letter) {
+                let mut lines = peeled(line, self.letter);
+                if lines.is_empty() {
+                    lines = gathered(line, self.letter);
+                }
+                for (next, rule) in lines {
                     self.push(next, rule, Role::Follows);
                 }
                 Ok(())

@@ -17,6 +17,31 @@ pub enum Rule {
     Expand,
     /// Put like terms together.
     Collect,
+    /// Wrote a power as a product of two.
+    SplitPower,
+    /// Multiplied the first two of several brackets.
+    FirstTwoBrackets,
+    /// Multiplied every term of one bracket by every term of the other.
+    EachByEach,
+    /// `(a + b)²` is `a² + 2ab + b²`.
+    SquareOfSum,
+    /// Wrote fractions with one denominator as one fraction.
+    OverOneDenominator,
+    /// Put exact values for functions of numbers.
+    ValuesOfFunctions,
+    /// Opened absolute values, part by part of the line.
+    OpenBars,
+    /// Wrote down the angles whose sine, cosine or tangent that is.
+    Angles,
+    /// It is never zero, so that its sign is the same everywhere.
+    SignNeverChanges,
+    /// Tested the signs between the places where it is zero and where it is not defined.
+    SignsBetween {
+        /// Where it is zero.
+        zeros: Vec<Expr>,
+        /// Where it is not defined.
+        gaps: Vec<Expr>,
+    },
     /// Multiplied both sides by the common denominator.
     ClearFractions(Expr),
     /// Added to both sides.
@@ -63,6 +88,35 @@ pub enum Rule {
     MoveToOneSide,
     /// Wrote a sum as a product.
     Factorise,
+    /// A factor splits once more.
+    FactoriseAgain,
+    /// Two numbers with the product and the sum that are looked for.
+    FactorPair {
+        /// The numbers.
+        pair: [Expr; 2],
+        /// What they multiply to.
+        product: Expr,
+        /// What they add to.
+        sum: Expr,
+    },
+    /// There are no factors with rational numbers.
+    DoesNotSplit,
+    /// Took out of each pair of terms what it shares.
+    TakeOutOfPairs,
+    /// Wrote two terms as squares.
+    WriteAsSquares,
+    /// `a² - b²` is `(a - b)(a + b)`.
+    DifferenceOfSquares,
+    /// Wrote two terms as cubes.
+    WriteAsCubes,
+    /// `a³ + b³` is `(a + b)(a² - ab + b²)`.
+    SumOfCubes,
+    /// `a³ - b³` is `(a - b)(a² + ab + b²)`.
+    DifferenceOfCubes,
+    /// Saw the square of a sum.
+    PerfectSquare,
+    /// A letter, a value that makes the polynomial zero, and the factor that goes with it.
+    ZeroAt(Expr, Expr, Expr),
     /// A product is zero when one of its factors is.
     ZeroProduct,
     /// Solved each of the cases.

@@ -1,6 +1,6 @@
 //! LaTeX for typesetting; it reads back to the same tree.
 
-use super::{Strength, is_quantity, makes_a_word, may_touch, strength, unit_before};
+use super::{Strength, is_condition, is_quantity, makes_a_word, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::{Line, Piece, Relation};
 use crate::number::Notation;
@@ -28,6 +28,7 @@ pub fn latex_line(line: &Line) -> String {
             out
         }
         Line::AnyOf(lines) => joined(lines, " \\text{ or } "),
+        Line::AllOf(lines) if is_condition(lines) => joined(lines, " \\text{ and } "),
         Line::AllOf(lines) => joined(lines, ";\\; "),
         Line::Definition { letter: name, value } => {
             format!("\\text{{let }}{} = {}", letter(name), latex(value))

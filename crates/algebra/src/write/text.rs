@@ -1,6 +1,6 @@
 //! Plain text, as it could be typed; it reads back to the same tree.
 
-use super::{Strength, is_quantity, makes_a_word, may_touch, strength, unit_before};
+use super::{Strength, is_condition, is_quantity, makes_a_word, may_touch, strength, unit_before};
 use crate::expr::{Constant, Expr, ExprKind};
 use crate::line::{Line, Piece};
 use crate::number::Notation;
@@ -26,7 +26,10 @@ pub fn text_line(line: &Line) -> String {
             out
         }
         Line::AnyOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join(" or "),
-        Line::AllOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join("; "),
+        Line::AllOf(lines) => {
+            let parted = if is_condition(lines) { " and " } else { "; " };
+            lines.iter().map(text_line).collect::<Vec<_>>().join(parted)
+        }
         Line::Definition { letter, value } => format!("let {letter} = {}", text(value)),
         Line::Rounded(value) => format!("≈ {}", text(value)),
         Line::Point(values) => {

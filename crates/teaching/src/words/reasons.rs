@@ -1,7 +1,27 @@
 //! Why a line follows from the one above, as a teacher says it.
 
 use super::math;
+use algebra::Expr;
 use algebra::solve::Rule;
+
+/// Where the sign can change, and what to do about it.
+fn signs_between(zeros: &[Expr], gaps: &[Expr]) -> String {
+    let list = |all: &[Expr]| {
+        let all: Vec<String> = all.iter().map(math).collect();
+        match &all[..] {
+            [first @ .., last] if !first.is_empty() => format!("{} and {last}", first.join(", ")),
+            _ => all.concat(),
+        }
+    };
+    let places = match (zeros.is_empty(), gaps.is_empty()) {
+        (false, false) => {
+            format!("It is zero at {}, and not defined at {}", list(zeros), list(gaps))
+        }
+        (false, true) => format!("It is zero at {}", list(zeros)),
+        (true, _) => format!("It is not defined at {}", list(gaps)),
+    };
+    format!("{places}: look at the sign on each side")
+}
 
 /// The reason, as a short phrase.
 #[must_use]
@@ -11,6 +31,18 @@ pub fn reason(rule: &Rule) -> String {
         Rule::WriteAsFractions => "Write both ratios as fractions".into(),
         Rule::Expand => "Multiply out the brackets".into(),
         Rule::Collect => "Collect like terms".into(),
+        Rule::SplitPower => "Write the power as a product, and multiply out the first of it".into(),
+        Rule::FirstTwoBrackets => "Multiply two of the brackets first".into(),
+        Rule::EachByEach => "Multiply each term by each term of the other bracket".into(),
+        Rule::SquareOfSum => "The square of a sum: $(a ± b)^2 = a^2 ± 2ab + b^2$".into(),
+        Rule::OverOneDenominator => "Put them over the one denominator".into(),
+        Rule::ValuesOfFunctions => "Put in the values that are known exactly".into(),
+        Rule::OpenBars => "Open the bars: between their zeros, each inside has one sign".into(),
+        Rule::Angles => "Write down every angle with that value".into(),
+        Rule::SignNeverChanges => {
+            "It is never zero, so its sign is the same everywhere: try $0$".into()
+        }
+        Rule::SignsBetween { zeros, gaps } => signs_between(zeros, gaps),
         Rule::ClearFractions(by) => {
             format!("Multiply both sides by {}, the common denominator", math(by))
         }
@@ -37,6 +69,32 @@ pub fn reason(rule: &Rule) -> String {
         Rule::AlwaysTrue => "This is always true, whatever the unknown is".into(),
         Rule::MoveToOneSide => "Take everything to one side".into(),
         Rule::Factorise => "Factorise".into(),
+        Rule::FactoriseAgain => "Factorise again".into(),
+        Rule::FactorPair { pair: [p, q], product, sum } => format!(
+            "{} and {} multiply to {} and add to {}",
+            math(p),
+            math(q),
+            math(product),
+            math(sum)
+        ),
+        Rule::DoesNotSplit => "It has no factors with rational numbers".into(),
+        Rule::TakeOutOfPairs => "Take out of each pair of terms what it shares".into(),
+        Rule::WriteAsSquares => "Both terms are squares".into(),
+        Rule::DifferenceOfSquares => {
+            "A difference of two squares: $a^2 - b^2 = (a - b)(a + b)$".into()
+        }
+        Rule::WriteAsCubes => "Both terms are cubes".into(),
+        Rule::SumOfCubes => "A sum of two cubes: $a^3 + b^3 = (a + b)(a^2 - ab + b^2)$".into(),
+        Rule::DifferenceOfCubes => {
+            "A difference of two cubes: $a^3 - b^3 = (a - b)(a^2 + ab + b^2)$".into()
+        }
+        Rule::PerfectSquare => "A perfect square: $a^2 ± 2ab + b^2 = (a ± b)^2$".into(),
+        Rule::ZeroAt(letter, at, factor) => format!(
+            "${} = {}$ makes it zero, so {} is a factor",
+            algebra::write::latex(letter),
+            algebra::write::latex(at),
+            math(factor)
+        ),
         Rule::ZeroProduct => "A product is zero when one of its factors is zero".into(),
         Rule::SolveEach => "Solve each one".into(),
         Rule::Formula => "Put the coefficients into the quadratic formula".into(),

@@ -1,6 +1,7 @@
 //! The working of an inequality: its parts undone one after the other, or everything on one side as a product.
 
 use super::super::steps::{Rule, Step};
+use super::super::{Solutions, Writing, product_of_factors, solutions};
 use super::{Board, any_of, step};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
@@ -23,9 +24,45 @@ pub(super) fn board(line: &Line, letter: &str, answer: Line) -> Board {
             steps.push(step(between, rule, Role::Follows));
         }
     }
-    let rule = last.unwrap_or_else(|| rule_to(&answer, &steps));
+    let rule = last.unwrap_or_else(|| match rule_to(&answer, &steps) {
+        Rule::FindSolutions => signs(&steps, letter).unwrap_or(Rule::FindSolutions),
+        rule => rule,
+    });
     steps.push(step(answer, rule, Role::Concludes));
     Board { steps, method: "usual", methods: vec!["usual"] }
+}
+
+/// Where the sign of what is compared with zero can change.
+fn signs(steps: &[Step], letter: &str) -> Option<Rule> {
+    let Line::Relations { sides, relations } = &steps.last()?.line else { return None };
+    let ([left, right], [_]) = (&sides[..], &relations[..]) else { return None };
+    if !right.as_plain_number()?.is_zero() {
+        return None;
+    }
+    let zeros_of = |part: &Expr| -> Option<Vec<Expr>> {
+        if part.symbols().is_empty() {
+            return Some(Vec::new());
+        }
+        match solutions(&Line::equation(part.clone(), Expr::int(0)), letter).ok()? {
+            Solutions::Finite(all) => all
+                .iter()
+                .map(|one| match one.writing() {
+                    Writing::Exact(value) => Some(value.clone()),
+                    Writing::Near { .. } => None,
+                })
+                .collect(),
+            _ => None,
+        }
+    };
+    let (above, below) = match &left.kind {
+        ExprKind::Divide(above, below) => (zeros_of(above)?, zeros_of(below)?),
+        _ => (zeros_of(left)?, Vec::new()),
+    };
+    let zeros: Vec<Expr> = above.into_iter().filter(|one| !below.contains(one)).collect();
+    Some(match (zeros.is_empty(), below.is_empty()) {
+        (true, true) => Rule::SignNeverChanges,
+        _ => Rule::SignsBetween { zeros, gaps: below },
+    })
 }
 
 /// Why the answer follows from the last line.
@@ -59,9 +96,27 @@ fn between(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
     };
     if has_denominators {
         // Not multiplied by what may be negative: one fraction, compared with zero.
-        let together = difference.cancelled(&mut budget).ok()?.to_expr();
-        let is_one_fraction = forms_a_quotient(&together) && !r.is_zero();
-        return is_one_fraction.then(|| vec![(is(together, Expr::int(0)), Rule::MoveToOneSide)]);
+        let together = difference.cancelled(&mut budget).ok()?;
+        let (above, below) = (together.numerator().clone(), together.denominator().clone());
+        let together = together.to_expr();
+        if !forms_a_quotient(&together) {
+            return None;
+        }
+        let mut lines = Vec::new();
+        if !r.is_zero() {
+            lines.push((is(together.clone(), Expr::int(0)), Rule::MoveToOneSide));
+        }
+        let factored =
+            product_of_factors(&above, &mut budget)?.over(product_of_factors(&below, &mut budget)?);
+        let splits = |poly: &Poly, budget: &mut Budget| {
+            let all = factors(poly, budget).unwrap_or_default();
+            all.iter().map(|(_, exponent)| exponent).sum::<u32>() > 1
+        };
+        let is_news = splits(&above, &mut budget) || splits(&below, &mut budget);
+        if is_news && factored != together && factored != *left {
+            lines.push((is(factored, Expr::int(0)), Rule::Factorise));
+        }
+        return Some(lines);
     }
     let poly = difference.as_poly()?;
     if let Some(lines) = distance(&poly, line, letter, *relation) {

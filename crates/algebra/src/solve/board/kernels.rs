@@ -3,14 +3,15 @@
 
 use super::super::steps::{Rule, Step, Unsolved};
 use super::super::{solve_linear, zeros};
-use super::{Writer, any_of, simplest, whole};
+use super::{Writer, any_of, cases, simplest, whole};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::Line;
 use crate::normal::{Atom, KernelKind, Normaliser, Poly, Quotient, Univariate, Values, factors};
+use crate::number::from_int;
 use crate::step::Role;
 use num_integer::Integer;
-use num_traits::{One, Signed};
+use num_traits::{One, Signed, Zero};
 
 impl Writer<'_> {
     /// One function on the left, and on the right a number, or the same root: it is undone as it stands.
@@ -31,6 +32,25 @@ impl Writer<'_> {
         {
             let next = Line::equation((**exponent).clone(), (**value).clone());
             return Some((next, Rule::EqualExponents, Role::Follows));
+        }
+        if let Some(next) = circular_alone(line) {
+            return Some(next);
+        }
+        // 2^(x + 1) = 3^x: the logarithms of both sides.
+        if let (ExprKind::Power(base, exponent), ExprKind::Power(other, value)) =
+            (&left.kind, &right.kind)
+            && [base, other].iter().all(|one| {
+                one.as_plain_number().is_some_and(|base| base.is_positive() && !base.is_one())
+            })
+            && [exponent, value].iter().all(|one| one.symbols().contains(self.letter))
+        {
+            let side = |base: &Expr, exponent: &Expr| {
+                exponent.clone().times(
+                    ExprKind::Call { function: Function::Ln, arguments: vec![base.clone()] }.into(),
+                )
+            };
+            let next = Line::equation(side(base, exponent), side(other, value));
+            return Some((next, Rule::TakeLogarithms, Role::Follows));
         }
         if let ExprKind::Power(base, exponent) = &left.kind
             && base.symbols().is_empty()
@@ -142,6 +162,11 @@ impl Writer<'_> {
         poly: &Poly,
         moving: &[Atom],
     ) -> Result<(), Unsolved> {
+        if let Some(opened) = cases::opened(line, self.letter) {
+            self.push(opened, Rule::OpenBars, Role::Splits);
+            self.solved_here(line, Rule::SolveEach);
+            return Ok(());
+        }
         let root = moving
             .iter()
             .filter_map(|atom| match atom.as_kernel()?.kind {
@@ -275,4 +300,35 @@ fn product_of(poly: &Poly, kernel: &Atom) -> Option<Expr> {
         if *n == 1 { factor } else { factor.to_the(*n) }
     };
     found.iter().map(power).reduce(Expr::times)
+}
+
+/// `2 sin(x + 30°) = 1` with the sine alone, and `sin² x = 1/4` with both of its roots.
+fn circular_alone(line: &Line) -> Option<(Line, Rule, Role)> {
+    let (left, right) = line.as_equation()?;
+    let is_circular = |part: &Expr| {
+        matches!(&part.kind, ExprKind::Call { function, .. }
+            if matches!(function, Function::Sin | Function::Cos | Function::Tan))
+    };
+    if !right.symbols().is_empty() {
+        return None;
+    }
+    match &left.kind {
+        ExprKind::Multiply(number, call) if is_circular(call) => {
+            let factor = number.as_plain_number().filter(|value| !value.is_zero())?;
+            let value = simplest(&right.clone().over((**number).clone()));
+            let next = Line::equation((**call).clone(), value);
+            Some((next, Rule::DivideBoth(Expr::rational(&factor)), Role::Follows))
+        }
+        ExprKind::Power(call, exponent) if is_circular(call) => {
+            let is_square = exponent.as_plain_number() == Some(from_int(2));
+            let is_positive = right.as_plain_number().is_some_and(|value| value.is_positive());
+            (is_square && is_positive).then_some(())?;
+            let root =
+                simplest(&ExprKind::Root { index: 2, radicand: Box::new(right.clone()) }.into());
+            let each = [root.clone().negative(), root]
+                .map(|value| Line::equation((**call).clone(), simplest(&value)));
+            Some((any_of(each.to_vec()), Rule::RootBoth(2), Role::Splits))
+        }
+        _ => None,
+    }
 }
