@@ -268,7 +268,7 @@ fn of_one_letter(poly: &Univariate, letter: &str, budget: &mut Budget) -> Option
                 Poly::term(monomial, from_int(factor))
             };
             let four = [term(a, 2), term(p, 1), term(q, 1), term(c, 0)];
-            let split = four.iter().skip(1).fold(four[0].to_expr(), |sum, one| joined(sum, one));
+            let split = four.iter().skip(1).fold(four[0].to_expr(), joined);
             let mut found = vec![Seen::Line(split, pair_rule)];
             found.extend(grouped([&four[0], &four[1]], [&four[2], &four[3]], budget));
             Some(found)

@@ -33,7 +33,7 @@ pub fn draw(hundreds: u32, tens: u32, ones: u32) -> Scene {
             return;
         }
         let start = shapes.len();
-        let mut lay = |from: f64, shapes: &mut Vec<Shape>| {
+        let lay = |from: f64, shapes: &mut Vec<Shape>| {
             shapes.truncate(start);
             (0..count.min(MOST)).map(|at| block(at, from, shapes)).fold(0.0, f64::max)
         };
