@@ -16,6 +16,8 @@ pub async fn broken_rules(browser: &Browser) -> Vec<String> {
     let checker = std::fs::read_to_string(checker).expect("the checker is installed");
     // The page's own policy allows no script from elsewhere; the driver stands above it.
     browser.run(&format!("if (!window.axe) {{ {checker} }}")).await;
+    // A colour on its way to another is no colour of the page.
+    browser.at_rest().await;
     let told = browser
         .ask_later(&format!(
             "axe.run(document, {{ runOnly: {{ type: 'tag', values: {RULES} }}, resultTypes: ['violations'] }})\

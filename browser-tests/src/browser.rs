@@ -1,9 +1,9 @@
 //! Headless Chromium, with things found by what a person sees.
 
 use crate::PATIENCE_S;
-use std::io::{BufRead, BufReader};
+use std::io::{BufRead, BufReader, Lines};
 use std::mem::ManuallyDrop;
-use std::process::{Child, Command, Stdio};
+use std::process::{Child, ChildStdout, Command, Stdio};
 use std::time::{Duration, Instant};
 use thirtyfour::prelude::*;
 
@@ -17,6 +17,32 @@ pub struct Browser {
 /// Text as an XPath literal; none of ours holds both kinds of quotes.
 fn quoted(text: &str) -> String {
     if text.contains('\'') { format!("\"{text}\"") } else { format!("'{text}'") }
+}
+
+/// A driver of the browser with the port that it listens on and what else it prints; `None` when it ended before.
+fn driver() -> Option<(Child, u16, Lines<BufReader<ChildStdout>>)> {
+    let mut process = Command::new("chromedriver")
+        .arg("--port=0")
+        .stdout(Stdio::piped())
+        .spawn()
+        .expect("chromedriver is installed (./test does so)");
+    let mut lines = BufReader::new(process.stdout.take()?).lines();
+    let port = lines.by_ref().map_while(Result::ok).find_map(|line| {
+        line.split_once("successfully on port ")?.1.trim_end_matches('.').parse().ok()
+    });
+    if port.is_none() {
+        // It has ended: nothing is left of it but its entry.
+        process.wait().expect("ended");
+    }
+    Some((process, port?, lines))
+}
+
+/// Where the innermost element is that holds `text`.
+fn innermost(text: &str) -> String {
+    let literal = quoted(text);
+    format!(
+        "//*[contains(normalize-space(.), {literal})][not(./*[contains(normalize-space(.), {literal})])]"
+    )
 }
 
 impl Browser {
@@ -47,18 +73,8 @@ impl Browser {
     }
 
     async fn start(size: &str, more: impl FnOnce(&mut thirtyfour::ChromeCapabilities)) -> Self {
-        let mut process = Command::new("chromedriver")
-            .arg("--port=0")
-            .stdout(Stdio::piped())
-            .spawn()
-            .expect("chromedriver is installed (./test does so)");
-        let mut lines = BufReader::new(process.stdout.take().expect("a pipe")).lines();
-        let port: u16 = loop {
-            let line = lines.next().expect("chromedriver says its port").expect("text");
-            if let Some((_, port)) = line.split_once("successfully on port ") {
-                break port.trim_end_matches('.').parse().expect("a port");
-            }
-        };
+        // Two drivers that start at once may reach for the same free port: one of them ends, and is started again.
+        let (process, port, lines) = (0..5).find_map(|_| driver()).expect("a driver with a port");
         std::thread::spawn(move || lines.for_each(drop));
         let mut wanted = DesiredCapabilities::chrome();
         for argument in [
@@ -104,10 +120,7 @@ impl Browser {
 
     /// Waits until the page shows `text` somewhere.
     pub async fn see_text(&self, text: &str) -> WebElement {
-        let literal = quoted(text);
-        // The innermost element that holds it.
-        self.see(&format!("//*[contains(normalize-space(.), {literal})][not(./*[contains(normalize-space(.), {literal})])]"))
-            .await
+        self.see(&innermost(text)).await
     }
 
     /// Presses the button or follows the link with that name.
@@ -128,9 +141,33 @@ impl Browser {
 
     /// Takes an entry of the menu or list that has just been opened, as soon as it has come to rest.
     pub async fn take(&self, entry: &str) {
-        let item = self.see(&format!("//li[normalize-space(.) = '{entry}']")).await;
-        self.until("document.getAnimations().every((a) => a.playState !== 'running')").await;
-        item.click().await.expect("taken");
+        self.click(&format!("//li[normalize-space(.) = '{entry}']")).await;
+    }
+
+    /// Waits until nothing on the page moves any more.
+    pub async fn at_rest(&self) {
+        self.until(
+            "document.getAnimations().every((a) => a.playState !== 'running' || \
+             a.effect?.getComputedTiming().iterations === Infinity)",
+        )
+        .await;
+    }
+
+    /// Clicks what `xpath` finds as soon as it can be reached: what opens or shuts may lie above it for a moment.
+    pub async fn click(&self, xpath: &str) {
+        for _ in 0..40 {
+            self.at_rest().await;
+            if self.see(xpath).await.click().await.is_ok() {
+                return;
+            }
+            tokio::time::sleep(Duration::from_millis(100)).await;
+        }
+        panic!("cannot be clicked: {xpath}");
+    }
+
+    /// Clicks the innermost element that holds `text`.
+    pub async fn click_text(&self, text: &str) {
+        self.click(&innermost(text)).await;
     }
 
     /// Types into the field with that label, in place of what stands there.

@@ -32,7 +32,7 @@ async fn tool(browser: &Browser, rung: usize, name: &str) {
 #[tokio::test]
 async fn a_ladder_is_locked_changed_undone_and_kept() {
     let (program, browser, path) = bench().await;
-    browser.see_text("The area of a triangle").await.click().await.expect("chosen");
+    browser.click_text("The area of a triangle").await;
     wait_for_rungs(&browser, 9).await;
     let first = prompts(&browser).await;
 
@@ -45,7 +45,7 @@ async fn a_ladder_is_locked_changed_undone_and_kept() {
     assert_eq!(first[0], second[0]);
 
     // A changed number changes the answer with it.
-    browser.see("//*[contains(@class, 'el-switch')]").await.click().await.expect("shown");
+    browser.click("//*[contains(@class, 'el-switch')]").await;
     tool(&browser, 1, "Change").await;
     let base: i64 = number_after(&first[0], "base of ");
     let height: i64 = number_after(&first[0], "height on it is ");
@@ -109,7 +109,7 @@ async fn a_ladder_is_locked_changed_undone_and_kept() {
 #[tokio::test]
 async fn a_rung_is_moved_made_harder_and_taken_away() {
     let (_program, browser, _) = bench().await;
-    browser.see_text("Linear equations").await.click().await.expect("chosen");
+    browser.click_text("Linear equations").await;
     wait_for_rungs(&browser, 9).await;
     let before = prompts(&browser).await;
     tool(&browser, 1, "Move down").await;
@@ -156,7 +156,7 @@ fn squeezed(text: &str) -> String {
 #[tokio::test]
 async fn stories_are_told_of_a_scenario_of_ones_own() {
     let (_program, browser, _) = bench().await;
-    browser.see_text("Percent of an amount").await.click().await.expect("chosen");
+    browser.click_text("Percent of an amount").await;
     wait_for_rungs(&browser, 9).await;
     browser.press("One of your own …").await;
     browser.press("Keep it").await;

@@ -8,7 +8,7 @@ async fn lesson(program: &Program, title: &str) -> Browser {
     browser.fill("Sign-in name", "orla").await;
     browser.fill("Password", "clover-and-heather").await;
     browser.press("Sign in").await;
-    browser.see_text(title).await.click().await.expect("opened");
+    browser.click_text(title).await;
     browser.see(&format!("//h1[normalize-space(.) = '{title}']")).await;
     browser
 }
@@ -40,7 +40,7 @@ async fn slides_are_moved_added_taken_out_and_kept() {
 
     // A phase without slides has a button of its own; the last one adds at the end.
     let add = "(//button[normalize-space(.) = 'Add a slide'])[last()]";
-    browser.see(add).await.click().await.expect("added");
+    browser.click(add).await;
     browser.see("//h2[normalize-space(.) = 'New slide']").await;
     let heading = browser.see("//label[starts-with(normalize-space(.), 'Heading')]//input").await;
     heading.click().await.expect("there");
@@ -48,12 +48,7 @@ async fn slides_are_moved_added_taken_out_and_kept() {
     browser.keys("A look back").await;
     browser.press("Add to this slide …").await;
     browser.take("Text").await;
-    browser
-        .see("//label[starts-with(normalize-space(.), 'Text')]//textarea")
-        .await
-        .click()
-        .await
-        .expect("there");
+    browser.click("//label[starts-with(normalize-space(.), 'Text')]//textarea").await;
     browser.keys("Why is $3x = 12$ the same as $x = 4$?").await;
     browser.until("[...document.querySelectorAll('.picture .katex')].some((k) => k.innerText.includes('12'))").await;
     saved(&browser).await;
@@ -63,18 +58,8 @@ async fn slides_are_moved_added_taken_out_and_kept() {
     let after = browser.ask(TITLES).await;
     assert_eq!(after, format!("{moved} | A look back"));
 
-    browser
-        .see("(//button[starts-with(@aria-label, 'More: ')])[last()]")
-        .await
-        .click()
-        .await
-        .expect("opened");
-    browser
-        .see("//*[@role = 'menuitem'][normalize-space(.) = 'Take out']")
-        .await
-        .click()
-        .await
-        .expect("taken");
+    browser.click("(//button[starts-with(@aria-label, 'More: ')])[last()]").await;
+    browser.click("//*[@role = 'menuitem'][normalize-space(.) = 'Take out']").await;
     browser.until(&format!("{TITLES} === {}", serde_json::json!(moved))).await;
     saved(&browser).await;
     browser.ask("location.reload()").await;
@@ -93,11 +78,8 @@ async fn an_example_is_worked_by_the_method_of_the_class() {
     browser.keys("\u{e007}").await; // enter works it out
     browser.see_text("Cross-multiply: the two diagonal products are equal").await;
     browser
-        .see(".//*[contains(@class, 'method')]//*[contains(@class, 'el-select__wrapper')]")
-        .await
-        .click()
-        .await
-        .expect("opened");
+        .click(".//*[contains(@class, 'method')]//*[contains(@class, 'el-select__wrapper')]")
+        .await;
     browser.take("Scale factor").await;
     browser.see_text("Find the scale factor from the pair that is known").await;
     browser.press("Put it on a slide").await;

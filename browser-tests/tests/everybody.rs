@@ -82,7 +82,7 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.see_text("this one follows it").await;
         check(&browser, "the window beside the wall").await;
         browser.go(&format!("{}/lessons/{}/ladder", program.url, ladder.lesson)).await;
-        browser.see_text("Linear equations").await.click().await.expect("chosen");
+        browser.click_text("Linear equations").await;
         browser.until("document.querySelectorAll('.rungs .number').length === 9").await;
         check(&browser, "the ladder bench").await;
         browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
@@ -90,12 +90,7 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         check(&browser, "the empty working bench").await;
         browser.fill("Problem in words", "3(2x - 5) = 27").await;
         browser.press("Work out these words").await;
-        browser
-            .see("(//ol[contains(@class, 'lines')]/li)[2]/button")
-            .await
-            .click()
-            .await
-            .expect("opened");
+        browser.click("(//ol[contains(@class, 'lines')]/li)[2]/button").await;
         browser.see_text("Leave out for the class to fill in").await;
         check(&browser, "the working bench").await;
         browser.press("Put a slip in").await;
@@ -104,10 +99,10 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
         browser.until("document.querySelectorAll('.rungs .answer').length === 9").await;
         check(&browser, "a ladder").await;
-        browser.see_text("Second Look").await.click().await.expect("opened");
+        browser.click_text("Second Look").await;
         browser.see_text("Nothing to mend here.").await;
         check(&browser, "a ladder looked over").await;
-        browser.see_text("What the class wrote").await.click().await.expect("opened");
+        browser.click_text("What the class wrote").await;
         browser.press("Hana, Rung 1: finished").await;
         check(&browser, "the class's work").await;
         browser.go(&format!("{}/desk/{}", program.url, ladder.link)).await;

@@ -13,7 +13,7 @@ async fn opened(title: &str) -> (Program, Browser) {
     let program = Program::start().await;
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;
-    browser.see_text(title).await.click().await.expect("opened");
+    browser.click_text(title).await;
     browser.see(&format!("//h1[normalize-space(.) = '{title}']")).await;
     browser.press("Work on it").await;
     browser.see_text("Notes for you alone").await;
@@ -80,31 +80,15 @@ async fn slides_are_cut_joined_and_sent() {
     let (_program, browser) = opened("Equivalent fractions").await;
     let count = "document.querySelectorAll('.picture h2').length";
     let before = browser.ask(count).await.as_u64().expect("a number");
-    browser
-        .see("//button[@aria-label = 'Split: begin a new slide here']")
-        .await
-        .click()
-        .await
-        .expect("cut");
+    browser.click("//button[@aria-label = 'Split: begin a new slide here']").await;
     browser.until(&format!("{count} === {}", before + 1)).await;
     saved(&browser).await;
-    browser
-        .see("(//button[starts-with(@aria-label, 'More: ')])[1]")
-        .await
-        .click()
-        .await
-        .expect("opened");
+    browser.click("(//button[starts-with(@aria-label, 'More: ')])[1]").await;
     browser.take("Join with the next slide").await;
     browser.until(&format!("{count} === {before}")).await;
-    browser
-        .see("(//button[starts-with(@aria-label, 'More: ')])[1]")
-        .await
-        .click()
-        .await
-        .expect("opened");
+    browser.click("(//button[starts-with(@aria-label, 'More: ')])[1]").await;
     browser.take("Move to another lesson …").await;
-    browser.see("//*[@aria-label = 'To which lesson']/ancestor::*[contains(@class, 'el-select__wrapper')]")
-        .await.click().await.expect("opened");
+    browser.click("//*[@aria-label = 'To which lesson']/ancestor::*[contains(@class, 'el-select__wrapper')]").await;
     browser.take("Equations in balance · Grade 7").await;
     browser.press("Send it").await;
     browser.see_text("It stands in “Equations in balance” now.").await;
@@ -125,9 +109,9 @@ async fn slides_are_cut_joined_and_sent() {
 async fn a_theme_and_a_colour_with_a_meaning_go_everywhere() {
     let (_program, browser) = opened("Equations in balance").await;
     browser.press("Plan").await;
-    browser.see_text("High contrast").await.click().await.expect("chosen");
+    browser.click_text("High contrast").await;
     browser.press("+ One more").await;
-    browser.see("//input[@aria-label = 'Quantity 1']").await.click().await.expect("there");
+    browser.click("//input[@aria-label = 'Quantity 1']").await;
     browser.keys("n").await;
     saved(&browser).await;
     browser.press("Slides").await;
@@ -161,7 +145,7 @@ async fn the_wall_works_what_was_not_planned() {
     browser.keys("\u{e00f}").await;
     browser.see_text("Slide 2 of 5").await;
     browser.keys("n").await;
-    browser.see("//input[@aria-label = 'Number 3']").await.click().await.expect("there");
+    browser.click("//input[@aria-label = 'Number 3']").await;
     browser.select_all().await;
     browser.keys("51\u{e007}").await;
     browser.until("document.querySelector('.wall .face').innerText.includes('51')").await;
@@ -181,13 +165,13 @@ async fn a_text_becomes_a_lesson_and_is_looked_over() {
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;
     browser.press("Look over a text").await;
-    browser.see("//textarea").await.click().await.expect("there");
+    browser.click("//textarea").await;
     browser.keys("Hana has 12 jars. She sells 5. How many does Hanna have left?").await;
     browser.press("Look it over").await;
     browser.see_text("Hana is called Hanna here.").await;
     browser.keys("\u{e00c}").await;
     browser.press("New lesson").await;
-    browser.see_text("From a file").await.click().await.expect("chosen");
+    browser.click_text("From a file").await;
     let text = b"# Percent\n\n## Starter\n\nWhat is half of 60?\n\nAnswer: 30\n\n## Teach\n\n**Percent**: of a hundred.\n";
     browser
         .find("input[type='file']")
@@ -201,8 +185,8 @@ async fn a_text_becomes_a_lesson_and_is_looked_over() {
     browser.see_text("What is half of 60?").await;
     browser.see_text("of a hundred.").await;
     // The ladders of all lessons stand on the shelf, too.
-    browser.see_text("Shelf").await.click().await.expect("gone");
-    browser.see_text("Ladders").await.click().await.expect("chosen");
+    browser.click_text("Shelf").await;
+    browser.click_text("Ladders").await;
     browser.until("document.querySelectorAll('.ladders li').length >= 6").await;
     browser.close().await;
 }
@@ -213,7 +197,7 @@ async fn two_tabs_do_not_overwrite_each_other() {
     let (program, first) = opened("Equations in balance").await;
     let second = Browser::open(1280, 943).await;
     second.sign_in(&program.url).await;
-    second.see_text("Equations in balance").await.click().await.expect("opened");
+    second.click_text("Equations in balance").await;
     second.press("Work on it").await;
     second.see_text("Notes for you alone").await;
     first.fill("Notes for you alone", "from the first tab").await;

@@ -15,7 +15,7 @@ async fn a_seeded_fault_is_found_mended_and_another_one_left() {
     let program = Program::start().await;
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;
-    browser.see_text("Equivalent fractions").await.click().await.expect("opened");
+    browser.click_text("Equivalent fractions").await;
     browser.see("//h1[normalize-space(.) = 'Equivalent fractions']").await;
     browser.press("Second Look").await;
     browser.see_text("Nothing to mend. The class may come.").await;
@@ -33,12 +33,7 @@ async fn a_seeded_fault_is_found_mended_and_another_one_left() {
         .expect("there");
     browser.keys("Remember: 6 × 7 = 41. Go on: 3, 7, 11, 16, 19, 23, …").await;
     browser.until("document.querySelector('.count')?.innerText === '2'").await;
-    browser
-        .see("//button[starts-with(normalize-space(.), 'Second Look')]")
-        .await
-        .click()
-        .await
-        .expect("pressed");
+    browser.click("//button[starts-with(normalize-space(.), 'Second Look')]").await;
     count(&browser, 2).await;
     browser.see_text("6 × 7 is 42, not 41.").await;
     browser.see_text("By the rule of the others, 16 should be 15.").await;
@@ -47,12 +42,7 @@ async fn a_seeded_fault_is_found_mended_and_another_one_left() {
     browser.press("Put 6 × 7 = 42").await;
     count(&browser, 1).await;
     browser.press("Leave it so …").await;
-    browser
-        .see("//input[@aria-label = 'Why it is right as it is']")
-        .await
-        .click()
-        .await
-        .expect("there");
+    browser.click("//input[@aria-label = 'Why it is right as it is']").await;
     browser.keys("The class is to find it.").await;
     browser.press("Leave it").await;
     browser.see_text("Nothing to mend. The class may come.").await;

@@ -74,7 +74,7 @@ async fn a_student_writes_lines_and_each_gets_its_verdict() {
     // The teacher sees it beside the rung.
     browser.sign_in(&program.url).await;
     browser.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
-    browser.see_text("What the class wrote").await.click().await.expect("opened");
+    browser.click_text("What the class wrote").await;
     browser.press("Sanna, Rung 2: finished").await;
     browser.see("//h2[normalize-space(.) = 'Sanna, Rung 2']").await;
     browser.until("document.querySelector('.beside .judged .line').innerText.includes('x')").await;
@@ -165,7 +165,7 @@ async fn a_root_equation_is_worked_to_its_check_with_pictures_and_hints() {
     assert!(heard.starts_with("x plus 6 equals x squared:holds"), "{heard}");
 
     // The picture shows one crossing above and two below, and names none of them.
-    browser.see("(//button[normalize-space(.) = 'See it'])[1]").await.click().await.expect("shown");
+    browser.click("(//button[normalize-space(.) = 'See it'])[1]").await;
     browser.until("document.querySelectorAll('.step .scene').length === 4").await;
     let told = "[...document.querySelectorAll('.step .scene')].map((s) => s.getAttribute('aria-label')).join('|')";
     let told = browser.ask(told).await;
@@ -205,12 +205,9 @@ async fn a_teacher_says_how_strong_hints_may_be() {
     browser.sign_in(&program.url).await;
     browser.go(&format!("{}/ladders/{id}", program.url)).await;
     browser
-        .see("//label[contains(@class, 'hints')]//div[contains(@class, 'el-select__wrapper')]")
-        .await
-        .click()
-        .await
-        .expect("opened");
-    browser.see("//li[contains(@class, 'el-select-dropdown__item')][normalize-space(.) = 'Where to look']").await.click().await.expect("chosen");
+        .click("//label[contains(@class, 'hints')]//div[contains(@class, 'el-select__wrapper')]")
+        .await;
+    browser.click("//li[contains(@class, 'el-select-dropdown__item')][normalize-space(.) = 'Where to look']").await;
     browser
         .until("document.querySelector('.hints .el-select').innerText.includes('Where to look')")
         .await;

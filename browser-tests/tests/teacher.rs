@@ -30,7 +30,7 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
 
     // A new lesson; without a topic it says what is missing.
     browser.press("New lesson").await;
-    browser.see_text("An empty one").await.click().await.expect("chosen");
+    browser.click_text("An empty one").await;
     browser.press("Make the lesson").await;
     browser.see_text("Give the lesson a topic.").await;
     browser.fill("Topic", "Brackets on the market stall").await;
@@ -81,7 +81,7 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
     browser.press("Make a ladder").await;
     browser.see_text("Choose at least one skill.").await;
     for skill in ["The missing term of a proportion", "Linear equations"] {
-        browser.see_text(skill).await.click().await.expect("chosen");
+        browser.click_text(skill).await;
     }
     browser.until("document.querySelectorAll('.rungs .number').length === 9").await;
     browser.press("Hang it on the lesson").await;
@@ -135,7 +135,7 @@ async fn a_stale_save_is_told_and_overwrites_nothing() {
     browser.fill("Sign-in name", "orla").await;
     browser.fill("Password", "clover-and-heather").await;
     browser.press("Sign in").await;
-    browser.see_text("Equations in balance").await.click().await.expect("opened");
+    browser.click_text("Equations in balance").await;
     browser.see("//h1[normalize-space(.) = 'Equations in balance']").await;
 
     // Another window saves in the meantime.

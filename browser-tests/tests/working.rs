@@ -35,7 +35,7 @@ async fn until_verdicts(browser: &Browser, expected: &str) {
 /// Opens a line, counted from 1.
 async fn open(browser: &Browser, line: usize) {
     let face = format!("(//ol[contains(@class, 'lines')]/li)[{line}]/button");
-    browser.see(&face).await.click().await.expect("opened");
+    browser.click(&face).await;
 }
 
 /// Writes the opened line anew.
@@ -59,13 +59,13 @@ async fn an_example_is_worked_changed_and_checked_line_by_line() {
     assert!(texts(&browser, LINES).await[3].ends_with("x = 7"));
 
     // More and less of it is written down.
-    browser.see_text("Every step").await.click().await.expect("chosen");
+    browser.click_text("Every step").await;
     browser.until(&format!("{LINES}.length === 6")).await;
     assert!(texts(&browser, LINES).await[2].ends_with("6x - 15 + 15 = 27 + 15"));
-    browser.see_text("Brisk").await.click().await.expect("chosen");
+    browser.click_text("Brisk").await;
     browser.see_text("in one go with the next line").await;
     browser.until("document.querySelectorAll('.board .working > li').length === 3").await;
-    browser.see_text("Line by line").await.click().await.expect("chosen");
+    browser.click_text("Line by line").await;
     browser.until("document.querySelectorAll('.board .working > li').length === 4").await;
 
     // A line of one's own is checked as a student's: a right one, then a wrong one with the slip named.
@@ -156,13 +156,8 @@ async fn a_slip_is_put_in_and_told_at_the_end() {
 
     // By another method the working is another one, with the same answer.
     let before = texts(&browser, LINES).await;
-    browser
-        .see("//*[contains(@class, 'choices')]//*[contains(@class, 'el-select')]")
-        .await
-        .click()
-        .await
-        .expect("opened");
-    browser.see_text("Unit rate").await.click().await.expect("chosen");
+    browser.click("//*[contains(@class, 'choices')]//*[contains(@class, 'el-select')]").await;
+    browser.click_text("Unit rate").await;
     browser.until(&format!("{LINES}.join() !== {}", serde_json::json!(before.join(",")))).await;
     let after = texts(&browser, LINES).await;
     assert_eq!(before.last(), after.last());
@@ -172,10 +167,10 @@ async fn a_slip_is_put_in_and_told_at_the_end() {
 #[tokio::test]
 async fn a_drawn_problem_comes_with_its_picture_and_its_words() {
     let (program, browser, lesson) = bench().await;
-    browser.see("//input[@aria-label = 'Find a skill']").await.click().await.expect("opened");
+    browser.click("//input[@aria-label = 'Find a skill']").await;
     browser.keys("Pythag").await;
-    browser.see_text("The theorem of Pythagoras").await.click().await.expect("chosen");
-    browser.see_text("Climb").await.click().await.expect("chosen");
+    browser.click_text("The theorem of Pythagoras").await;
+    browser.click_text("Climb").await;
     browser.press("Draw a problem").await;
     browser.see("//*[contains(@class, 'board')]//figure").await;
     let prompt = "document.querySelector('.board .prompt').textContent";

@@ -2,8 +2,10 @@
 //!
 //! In such lines `°` is 1, the circular functions take degrees, and their inverses give degrees.
 
+use crate::budget::Budget;
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::Line;
+use crate::normal::{Normaliser, Values};
 
 /// The same line for angles in radians.
 #[must_use]
@@ -11,17 +13,64 @@ pub fn in_radians(line: &Line) -> Line {
     line.map(&mut |expr| expr.map(&mut rewritten))
 }
 
+/// A line whose angles are in radians as it is written in degrees, where that leaves no π; the way back from
+/// [`in_radians`].
+#[must_use]
+pub fn in_degrees(line: &Line) -> Option<Line> {
+    let is_circular = |expr: &Expr| {
+        expr.any(&mut |part| matches!(&part.kind, ExprKind::Call { function, .. } if takes_angle(*function)))
+    };
+    let has_calls = line.expressions().into_iter().any(is_circular);
+    let turned = |angle: &Expr| {
+        let pi: Expr = ExprKind::Constant(Constant::Pi).into();
+        simplest(&angle.clone().times(Expr::int(180)).over(pi))
+    };
+    let shown = if has_calls {
+        line.map(&mut |expr| {
+            expr.map(&mut |part| match &part.kind {
+                ExprKind::Call { function, arguments } if takes_angle(*function) => {
+                    let arguments = arguments.iter().map(turned).collect();
+                    ExprKind::Call { function: *function, arguments }.into()
+                }
+                _ => part,
+            })
+        })
+    } else if line.expressions().into_iter().any(has_pi) {
+        // Angles themselves: both sides.
+        line.map(&mut |expr| turned(expr))
+    } else {
+        line.clone()
+    };
+    (!shown.expressions().into_iter().any(has_pi)).then_some(shown)
+}
+
+fn has_pi(expr: &Expr) -> bool {
+    expr.any(&mut |part| matches!(part.kind, ExprKind::Constant(Constant::Pi)))
+}
+
+const fn takes_angle(function: Function) -> bool {
+    matches!(
+        function,
+        Function::Sin
+            | Function::Cos
+            | Function::Tan
+            | Function::Sec
+            | Function::Csc
+            | Function::Cot
+    )
+}
+
+fn simplest(expr: &Expr) -> Expr {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    Normaliser::new(&none, &mut budget).build(expr).map_or_else(|_| expr.clone(), |v| v.to_expr())
+}
+
 fn rewritten(part: Expr) -> Expr {
     let span = part.span;
     match part.kind {
         ExprKind::Degree(inside) => *inside,
         ExprKind::Call { function, arguments } => match function {
-            Function::Sin
-            | Function::Cos
-            | Function::Tan
-            | Function::Sec
-            | Function::Csc
-            | Function::Cot => {
+            _ if takes_angle(function) => {
                 let degrees = |a: Expr| Expr::at(ExprKind::Degree(Box::new(a.clone())), a.span);
                 let arguments = arguments.into_iter().map(degrees).collect();
                 Expr::at(ExprKind::Call { function, arguments }, span)

@@ -7,7 +7,7 @@ use crate::tasks::{self, Worked};
 use crate::typed::{self, TypedWorking};
 use crate::verdict::VerdictWord;
 use crate::working::{Draft, Working, WorkingLine};
-use algebra::degrees::in_radians;
+use algebra::degrees::{in_degrees as degrees_shown, in_radians};
 use algebra::solve::Rule;
 use algebra::write::text_line;
 use algebra::{Assumptions, Expr, Line, Options, Role, Setting, read_line, read_line_with};
@@ -240,13 +240,42 @@ fn in_degrees(
     work: impl FnOnce(&Line, &Assumptions) -> Result<Worked, String>,
 ) -> SolveAnswer {
     let meant = in_radians(line);
-    let worked = work(&meant, assumed).map(|worked| {
-        let drafts = &worked.working.0;
-        let ends = [drafts.first(), drafts.last()].into_iter().flatten().cloned();
-        Worked { working: Working(ends.collect()), ..worked }
-    });
+    let worked = work(&meant, assumed);
+    // What is proved is in radians; what is shown is in degrees.
+    let drafts = worked.as_ref().map(|worked| worked.working.0.clone()).unwrap_or_default();
+    let shown: Vec<(String, Option<Line>)> = drafts
+        .iter()
+        .filter_map(|draft| match draft {
+            Draft::Line { line, .. } => Some((text_line(line), degrees_shown(line))),
+            Draft::Words { .. } => None,
+        })
+        .collect();
     let setting = Setting { unknown: None, assumed: assumed.clone() };
     let mut found = given_out(id, worked, &setting);
+    let last = found.lines.len().saturating_sub(1);
+    let mut at = 0;
+    found.lines.retain_mut(|solved| {
+        let is_end = at == 0 || at == last;
+        at += 1;
+        let Some((_, in_degrees)) = shown.iter().find(|(text, _)| *text == solved.math) else {
+            return is_end;
+        };
+        if let Some(line) = in_degrees {
+            (solved.math, solved.latex) = (text_line(line), algebra::write::latex_line(line));
+        }
+        is_end || in_degrees.is_some()
+    });
+    // Two lines of radians may be one in degrees.
+    let answer = found.lines.last().map(|line| line.math.clone());
+    let last = found.lines.len().saturating_sub(1);
+    let mut above = String::new();
+    let mut at = 0;
+    found.lines.retain(|solved| {
+        let is_new = solved.math != above && (at == last || Some(&solved.math) != answer.as_ref());
+        above.clone_from(&solved.math);
+        at += 1;
+        is_new || at == 1 || at == last + 1
+    });
     if let Some(first) = found.lines.first_mut() {
         (first.math, first.latex) = (text_line(line), algebra::write::latex_line(line));
     }

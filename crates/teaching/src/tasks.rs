@@ -69,7 +69,8 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
         if found.is_empty() { arithmetic(expr) } else { found }
     } else {
         let found = cancelled(expr, &answer);
-        if found.is_empty() { over_one_denominator(expr) } else { found }
+        let found = if found.is_empty() { over_one_denominator(expr) } else { found };
+        if found.is_empty() && has_brackets(expr) { expanding(expr) } else { found }
     };
     let last = found.working.0.pop();
     for (line, rule) in between.into_iter().filter(|(line, _)| *line != answer) {
@@ -81,6 +82,16 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
     }
     found.working.0.extend(last);
     Ok(found)
+}
+
+/// Whether a sum in brackets is multiplied, or raised to a power.
+fn has_brackets(expr: &Expr) -> bool {
+    let is_sum = |e: &Expr| matches!(e.kind, ExprKind::Add(..) | ExprKind::Subtract(..));
+    expr.any(&mut |part| match &part.kind {
+        ExprKind::Multiply(a, b) => is_sum(a) || is_sum(b),
+        ExprKind::Power(base, _) => is_sum(base),
+        _ => false,
+    })
 }
 
 /// A rational value as a decimal where the problem has decimals, as a mixed number where it has those; `None` where
@@ -394,7 +405,20 @@ pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
         1 => lines.remove(0),
         _ => Line::AnyOf(lines),
     };
-    Ok(two(line.clone(), answer, &Rule::FindSolutions))
+    let rule = if contradicts(line) { Rule::Contradict } else { Rule::FindSolutions };
+    Ok(two(line.clone(), answer, &rule))
+}
+
+/// Whether two equations of a system have the same left side, and numbers on the right that differ.
+fn contradicts(line: &Line) -> bool {
+    let Line::AllOf(lines) = line else { return false };
+    let sides: Vec<_> = lines.iter().filter_map(Line::as_equation).collect();
+    sides.iter().enumerate().any(|(at, (left, right))| {
+        sides[at + 1..].iter().any(|(other, value)| {
+            let differ = right.as_plain_number().zip(value.as_plain_number());
+            left == other && differ.is_some_and(|(a, b)| a != b)
+        })
+    })
 }
 
 /// Whether an equation of the system says what a letter equals.

@@ -1,10 +1,11 @@
 //! Splitting a polynomial as far as it goes over the rational numbers, in several letters too: for whoever asks for
 //! factors. Verdicts make do with the quicker [`super::factors`].
 //!
-//! A common factor of the coefficients of a letter is taken out; terms whose exponents lie on one line
-//! (`8a³ - b³`, `x⁴ + 5x²y² + 4y⁴`) are a polynomial in one ratio of monomials; what is of the second degree in a letter
-//! splits where its discriminant is a square; and a polynomial in one letter is tried by quadratic factors through its
-//! values at three numbers (L. Kronecker's method). What none of these splits is given as it is.
+//! A common factor of the coefficients of a letter is taken out, and so is what stands twice; terms whose exponents lie
+//! on one line (`8a³ - b³`, `x⁴ + 5x²y² + 4y⁴`) are a polynomial in one ratio of monomials; a linear factor in two
+//! letters shows in the roots where one of them is 0 and where it is 1; what is of the second degree in a letter splits
+//! where its discriminant is a square; and a polynomial in one letter is tried by quadratic factors through its values
+//! at three numbers (L. Kronecker's method). What none of these splits is given as it is.
 
 use super::divide::{exact_quotient, gcd, square_root};
 use super::factor::{primitive, split};
@@ -59,8 +60,21 @@ fn pieces(poly: &Poly, budget: &mut Budget) -> Result<Vec<Poly>, Spent> {
             return both(&common, poly, budget);
         }
     }
+    for atom in &atoms {
+        let common = gcd(poly, &derivative(poly, atom, budget)?, budget)?;
+        if common.as_constant().is_none() {
+            return both(&common, poly, budget);
+        }
+    }
     if let Some(found) = on_a_line(poly, &atoms, budget)? {
         return Ok(found);
+    }
+    if let [one, other] = &atoms[..] {
+        for (x, y) in [(one, other), (other, one)] {
+            if let Some(factor) = linear_factor(poly, x, y, budget)? {
+                return both(&factor, poly, budget);
+            }
+        }
     }
     for atom in &atoms {
         if let Some(factor) = of_second_degree(poly, atom, budget)? {
@@ -74,6 +88,10 @@ fn pieces(poly: &Poly, budget: &mut Budget) -> Result<Vec<Poly>, Spent> {
 fn both(factor: &Poly, poly: &Poly, budget: &mut Budget) -> Result<Vec<Poly>, Spent> {
     let factor = primitive(factor);
     let Some(rest) = exact_quotient(poly, &factor, budget)? else { return Ok(vec![poly.clone()]) };
+    // What is a factor of itself alone does not split.
+    if factor.as_constant().is_some() || rest.as_constant().is_some() {
+        return Ok(vec![primitive(poly)]);
+    }
     let mut found = Vec::new();
     for part in [factor, primitive(&rest)] {
         for (one, exponent) in irreducible_factors(&part, budget)? {
@@ -81,6 +99,48 @@ fn both(factor: &Poly, poly: &Poly, budget: &mut Budget) -> Result<Vec<Poly>, Sp
         }
     }
     Ok(found)
+}
+
+/// The derivative by one letter: what it shares with the polynomial is there twice.
+fn derivative(poly: &Poly, atom: &Atom, budget: &mut Budget) -> Result<Poly, Spent> {
+    let letter = Poly::atom(atom.clone());
+    let mut sum = Poly::default();
+    for (power, coefficient) in (0u32..).zip(poly.by_powers_of(atom)).skip(1) {
+        let term = letter.power(power - 1, budget)?.multiply(&coefficient, budget)?;
+        sum = sum.add(&term.scale(&from_int(i64::from(power))), budget)?;
+    }
+    Ok(sum)
+}
+
+/// A factor `x - (a + b y)`: where `y` is 0 and where it is 1, `x` is a rational root.
+fn linear_factor(
+    poly: &Poly,
+    x: &Atom,
+    y: &Atom,
+    budget: &mut Budget,
+) -> Result<Option<Poly>, Spent> {
+    let Atom::Symbol(name) = x else { return Ok(None) };
+    let mut roots_at = |value: i64| -> Result<Vec<Rational>, Spent> {
+        let mut flat = Poly::default();
+        for (power, coefficient) in (0i32..).zip(poly.by_powers_of(y)) {
+            let factor = num_traits::Pow::pow(&from_int(value), power);
+            flat = flat.add(&coefficient.scale(&factor), budget)?;
+        }
+        let one = Univariate::from_poly(&flat, name).filter(|one| one.degree() > 0);
+        Ok(one.and_then(|one| one.rational_roots()).unwrap_or_default())
+    };
+    let (at_0, at_1) = (roots_at(0)?, roots_at(1)?);
+    for a in &at_0 {
+        for end in &at_1 {
+            let slope = Poly::atom(y.clone()).scale(&(a - end));
+            let rest = slope.add(&Poly::constant(-a), budget)?;
+            let factor = Poly::atom(x.clone()).add(&rest, budget)?;
+            if exact_quotient(poly, &factor, budget)?.is_some() {
+                return Ok(Some(factor));
+            }
+        }
+    }
+    Ok(None)
 }
 
 /// A factor of `A v² + B v + C` where `B² - 4AC` is a square.

@@ -9,19 +9,22 @@ mod cases;
 mod checks;
 mod inequality;
 mod kernels;
+mod one_call;
 mod quadratic;
 
 use super::steps::{Rule, Step, Unsolved};
 use super::{Interval, Solutions, Writing, gathered, peeled, sets, solve_linear};
 use crate::assume::Assumptions;
 use crate::budget::Budget;
-use crate::expr::{Expr, ExprKind};
+use crate::expr::{Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
-use crate::normal::{Atom, Needs, Normaliser, Poly, Quotient, Univariate, Values, factors};
+use crate::normal::{
+    Atom, Needs, Normaliser, Poly, Quotient, Univariate, Values, factors, irreducible_factors,
+};
 use crate::number::{Rational, from_int};
 use crate::step::Role;
 use num_integer::Integer;
-use num_traits::{One, Zero};
+use num_traits::{One, Signed, Zero};
 
 /// Most lines of one working.
 const LINES: usize = 14;
@@ -123,7 +126,7 @@ pub fn board(
         {
             (Rule::Simplify, Role::Concludes)
         } else {
-            (Rule::FindSolutions, Role::Concludes)
+            (last_rule(last.as_ref(), &answer), Role::Concludes)
         };
         writer.push(answer, rule, role);
     } else if checked {
@@ -164,6 +167,44 @@ fn angles(line: &Line, answer: &Line, letter: &str) -> Option<Line> {
         Some(Line::equation(angle.clone(), simplest(&angle.with(letter, value))))
     });
     each.collect::<Option<_>>().map(any_of)
+}
+
+/// Why the answer follows from the last line before it.
+fn last_rule(last: Option<&Line>, answer: &Line) -> Rule {
+    let is_near = |line: &Line| {
+        matches!(line, Line::Relations { relations, .. }
+        if relations.contains(&Relation::Approximate))
+    };
+    let near = match answer {
+        Line::AnyOf(lines) => lines.iter().any(is_near),
+        line => is_near(line),
+    };
+    let is_circular = |line: &Line| {
+        line.as_equation().is_some_and(|(left, right)| {
+            right.symbols().is_empty()
+                && matches!(&left.kind, ExprKind::Call { function, .. } if matches!(function,
+                    Function::Sin | Function::Cos | Function::Tan))
+        })
+    };
+    let never_negative = |line: &Line| {
+        line.as_equation().is_some_and(|(left, right)| {
+            let is_size = match &left.kind {
+                ExprKind::Absolute(_) => true,
+                ExprKind::Root { index, .. } => index.is_even(),
+                ExprKind::Power(base, _) => base.as_plain_number().is_some_and(|b| b.is_positive()),
+                _ => false,
+            };
+            is_size && right.as_plain_number().is_some_and(|value| value.is_negative())
+        })
+    };
+    match last {
+        _ if near => Rule::CloseIn,
+        Some(Line::AnyOf(lines)) if lines.iter().all(is_circular) => Rule::Angles,
+        Some(Line::AnyOf(_)) => Rule::SolveEach,
+        Some(line) if is_circular(line) && *answer != Line::NoSolution => Rule::Angles,
+        Some(line) if never_negative(line) && *answer == Line::NoSolution => Rule::NeverNegative,
+        _ => Rule::FindSolutions,
+    }
 }
 
 /// Whether a line says what the letter equals.
@@ -222,6 +263,9 @@ impl Writer<'_> {
         if let Some((next, rule, role)) = self.undone(line) {
             self.push(next.clone(), rule, role);
             return self.go_on(&next);
+        }
+        if self.in_one_call(line) {
+            return Ok(());
         }
         let Some(equation) = self.normal(line) else { return Ok(()) };
         let letter = Atom::symbol(self.letter);
@@ -309,7 +353,7 @@ impl Writer<'_> {
     fn factorised(&mut self, poly: &Univariate) -> bool {
         let mut budget = Budget::for_verdict();
         let whole_poly = poly.to_poly(self.letter);
-        let Ok(found) = factors(&whole_poly, &mut budget) else { return false };
+        let Ok(found) = irreducible_factors(&whole_poly, &mut budget) else { return false };
         let count: u32 = found.iter().map(|(_, exponent)| exponent).sum();
         if count < 2 {
             return false;

@@ -27,7 +27,8 @@ fn lines(expr: &Expr) -> Option<Vec<(Expr, Rule)>> {
     let mut budget = Budget::for_verdict();
     let mut terms = Vec::new();
     collect(expr, false, &mut terms, &mut budget)?;
-    if terms.len() < 2 || terms.iter().all(|term| term.below.as_constant().is_some()) {
+    let is_whole = |term: &Term| term.below.as_constant().is_some_and(|below| below.is_one());
+    if terms.len() < 2 || terms.iter().all(is_whole) {
         return None;
     }
     let mut common = Poly::int(1);
@@ -49,7 +50,7 @@ fn lines(expr: &Expr) -> Option<Vec<(Expr, Rule)>> {
     for term in &terms {
         let by = exact_quotient(&common, &term.below, &mut budget).ok()??;
         let above = match (by.as_constant(), term.above.as_constant()) {
-            (Some(one), _) if one.is_one() => term.above.to_expr(),
+            (Some(number), _) => term.above.scale(&number).to_expr(),
             (_, Some(one)) if one.is_one() => by.to_expr(),
             _ => term.above.to_expr().times(by.to_expr()),
         };

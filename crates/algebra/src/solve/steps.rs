@@ -29,6 +29,18 @@ pub enum Rule {
     OverOneDenominator,
     /// Put exact values for functions of numbers.
     ValuesOfFunctions,
+    /// A power with a base over 1 grows with its exponent.
+    RisingPower,
+    /// A power with a base below 1 falls as its exponent grows.
+    FallingPower,
+    /// Squared both sides of an inequality, neither of them negative.
+    SquareBothPositive,
+    /// A root, a power or an absolute value is never negative.
+    NeverNegative,
+    /// The equations of a system have the same left side and different right sides.
+    Contradict,
+    /// Closed in on a solution that has no short exact form.
+    CloseIn,
     /// Opened absolute values, part by part of the line.
     OpenBars,
     /// Wrote down the angles whose sine, cosine or tangent that is.

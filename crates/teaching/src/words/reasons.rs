@@ -37,6 +37,16 @@ pub fn reason(rule: &Rule) -> String {
         Rule::SquareOfSum => "The square of a sum: $(a ± b)^2 = a^2 ± 2ab + b^2$".into(),
         Rule::OverOneDenominator => "Put them over the one denominator".into(),
         Rule::ValuesOfFunctions => "Put in the values that are known exactly".into(),
+        Rule::RisingPower => "The larger power has the larger exponent".into(),
+        Rule::FallingPower => {
+            "The base is less than $1$: the larger power has the smaller exponent".into()
+        }
+        Rule::SquareBothPositive => "Square both sides: neither is negative".into(),
+        Rule::NeverNegative => "The left side is never negative".into(),
+        Rule::Contradict => {
+            "The same left side would have two different values: no point fits both".into()
+        }
+        Rule::CloseIn => "No short exact value: close in on it".into(),
         Rule::OpenBars => "Open the bars: between their zeros, each inside has one sign".into(),
         Rule::Angles => "Write down every angle with that value".into(),
         Rule::SignNeverChanges => {

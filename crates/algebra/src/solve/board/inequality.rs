@@ -2,9 +2,9 @@
 
 use super::super::steps::{Rule, Step};
 use super::super::{Solutions, Writing, product_of_factors, solutions};
-use super::{Board, any_of, step};
+use super::{Board, any_of, simplest, step};
 use crate::budget::Budget;
-use crate::expr::{Expr, ExprKind};
+use crate::expr::{Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
 use crate::normal::{KernelKind, Normaliser, Poly, Univariate, Values, constant, factors};
 use crate::number::{Rational, from_int};
@@ -74,9 +74,38 @@ fn rule_to(answer: &Line, steps: &[Step]) -> Rule {
         {
             Rule::TurnSign
         }
+        (Line::Relations { sides: before, .. }, Line::Relations { sides: after, .. })
+            if before.len() == 2 && after.len() == 2 =>
+        {
+            scaled(&before[0], &after[0]).unwrap_or(Rule::FindSolutions)
+        }
         _ if matches!(rule, Rule::FurtherThan(_)) => Rule::SolveEach,
         _ => Rule::FindSolutions,
     }
+}
+
+/// `3x` became `x`: both sides were divided by 3; `x/2`: multiplied by 2.
+fn scaled(before: &Expr, after: &Expr) -> Option<Rule> {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    let mut poly = |side: &Expr| Normaliser::new(&none, &mut budget).build(side).ok()?.as_poly();
+    let (before, after) = (poly(before)?, poly(after)?);
+    let change = before.add(&after.negated(), &mut Budget::for_verdict()).ok()?.as_constant();
+    if let Some(number) = change.filter(|number| !number.is_zero()) {
+        return Some(if number.is_positive() {
+            Rule::SubtractFromBoth(Expr::rational(&number))
+        } else {
+            Rule::AddToBoth(Expr::rational(&-number))
+        });
+    }
+    let ((monomial, factor), (other, one)) = (before.as_term()?, after.as_term()?);
+    if monomial != other || !one.is_one() || !factor.is_positive() || factor.is_one() {
+        return None;
+    }
+    Some(if factor.numer().is_one() {
+        Rule::MultiplyBoth(Expr::rational(&factor.recip()))
+    } else {
+        Rule::DivideBoth(Expr::rational(factor))
+    })
 }
 
 /// The lines between the problem and the answer; the last may be the answer.
@@ -85,6 +114,9 @@ fn between(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
     let ([left, right], [relation]) = (&sides[..], &relations[..]) else {
         return chain(line, letter);
     };
+    if let Some(found) = undone(left, right, *relation, letter) {
+        return Some(found);
+    }
     let (none, mut budget) = (Values::new(), Budget::for_verdict());
     let mut forms = Normaliser::new(&none, &mut budget);
     let (l, r) = (forms.build(left).ok()?, forms.build(right).ok()?);
@@ -161,6 +193,51 @@ fn between(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
         lines.push((is(product, Expr::int(0)), Rule::Factorise));
     }
     Some(lines)
+}
+
+/// `2^x > 8` as `2^x > 2^3`, and `√(x - 1) ≥ 2` as `x - 1 ≥ 4`; the lines that follow.
+fn undone(
+    left: &Expr,
+    right: &Expr,
+    relation: Relation,
+    letter: &str,
+) -> Option<Vec<(Line, Rule)>> {
+    let value = right.as_plain_number()?;
+    let is = |left: Expr, relation: Relation, right: Expr| Line::Relations {
+        sides: vec![left, right],
+        relations: vec![relation],
+    };
+    match &left.kind {
+        ExprKind::Power(base, exponent) if exponent.symbols().contains(letter) => {
+            let size =
+                base.as_plain_number().filter(|size| size.is_positive() && !size.is_one())?;
+            let ln = |e: &Expr| -> Expr {
+                ExprKind::Call { function: Function::Ln, arguments: vec![e.clone()] }.into()
+            };
+            let power = simplest(&ln(right).over(ln(base)));
+            power.as_plain_number()?;
+            let same = ExprKind::Power(base.clone(), Box::new(power.clone())).into();
+            let rises = size > from_int(1);
+            let (turned, rule) = if rises {
+                (relation, Rule::RisingPower)
+            } else {
+                (relation.turned(), Rule::FallingPower)
+            };
+            Some(vec![
+                (is(left.clone(), relation, same), Rule::SameBase((**base).clone())),
+                (is((**exponent).clone(), turned, power), rule),
+            ])
+        }
+        // Below a number the root says that there is nothing negative under it.
+        ExprKind::Root { index: 2, radicand }
+            if matches!(relation, Relation::Greater | Relation::GreaterOrEqual)
+                && !value.is_negative() =>
+        {
+            let square = Expr::rational(&(&value * &value));
+            Some(vec![(is((**radicand).clone(), relation, square), Rule::SquareBothPositive)])
+        }
+        _ => None,
+    }
 }
 
 fn forms_a_quotient(expr: &Expr) -> bool {

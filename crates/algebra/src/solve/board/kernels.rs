@@ -107,7 +107,9 @@ impl Writer<'_> {
         if values.is_empty() {
             return Ok(());
         }
-        if matches!(inner.kind, KernelKind::Ln | KernelKind::Arcsin | KernelKind::Arctan) {
+        let is_inverse =
+            matches!(inner.kind, KernelKind::Ln | KernelKind::Arcsin | KernelKind::Arctan);
+        if is_inverse && values.len() < 2 {
             return Ok(());
         }
         let typed = line.as_equation().and_then(|(left, right)| match &left.kind {
