@@ -26,15 +26,18 @@ fn driver() -> Option<(Child, u16, Lines<BufReader<ChildStdout>>)> {
         .stdout(Stdio::piped())
         .spawn()
         .expect("chromedriver is installed (./test does so)");
-    let mut lines = BufReader::new(process.stdout.take()?).lines();
+    let mut lines = BufReader::new(process.stdout.take().expect("a pipe")).lines();
     let port = lines.by_ref().map_while(Result::ok).find_map(|line| {
         line.split_once("successfully on port ")?.1.trim_end_matches('.').parse().ok()
     });
-    if port.is_none() {
-        // It has ended: nothing is left of it but its entry.
-        process.wait().expect("ended");
+    match port {
+        Some(port) => Some((process, port, lines)),
+        None => {
+            // It has ended: nothing is left of it but its entry.
+            process.wait().expect("ended");
+            None
+        }
     }
-    Some((process, port?, lines))
 }
 
 /// Where the innermost element is that holds `text`.
