@@ -43,7 +43,7 @@ pub use arithmetic::arithmetic;
 pub use board::{Board, board, solution_line};
 pub use cells::Solutions;
 pub use elimination::{eliminate, substitute};
-pub use expanding::expanding;
+pub use expanding::{expanding, has_brackets};
 pub use factorising::{factorising, product_of_factors};
 pub use formulas::formula_values;
 pub use gathered::gathered;

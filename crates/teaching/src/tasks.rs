@@ -8,8 +8,8 @@ use algebra::normal::{Normaliser, Poly, Quotient, Values, prime_powers};
 use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
     Rule, Step, arithmetic, board, eliminate, eliminate_three, expanding, factorising,
-    formula_values, gathered, over_one_denominator, peeled, product_of_factors, rationalised,
-    substitute, system_points,
+    formula_values, gathered, has_brackets, over_one_denominator, peeled, product_of_factors,
+    rationalised, substitute, system_points,
 };
 use algebra::{Assumptions, Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given};
 use num_traits::Signed;
@@ -82,16 +82,6 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
     }
     found.working.0.extend(last);
     Ok(found)
-}
-
-/// Whether a sum in brackets is multiplied, or raised to a power.
-fn has_brackets(expr: &Expr) -> bool {
-    let is_sum = |e: &Expr| matches!(e.kind, ExprKind::Add(..) | ExprKind::Subtract(..));
-    expr.any(&mut |part| match &part.kind {
-        ExprKind::Multiply(a, b) => is_sum(a) || is_sum(b),
-        ExprKind::Power(base, _) => is_sum(base),
-        _ => false,
-    })
 }
 
 /// A rational value as a decimal where the problem has decimals, as a mixed number where it has those; `None` where

@@ -42,7 +42,7 @@ pub fn expanding(expr: &Expr) -> Vec<(Expr, Rule)> {
             Rule::Expand
         };
     let is_done = answer == *expr;
-    let last = if has_product(expr) { last } else { Rule::Collect };
+    let last = if has_brackets(expr) { last } else { Rule::Collect };
     if !is_done {
         found.push((answer, last));
     }
@@ -58,10 +58,12 @@ fn is_sum(expr: &Expr) -> bool {
     matches!(expr.kind, ExprKind::Add(..) | ExprKind::Subtract(..))
 }
 
-fn has_product(expr: &Expr) -> bool {
+/// Whether a sum in brackets is multiplied, raised to a power, or has a sign before it.
+#[must_use]
+pub fn has_brackets(expr: &Expr) -> bool {
     expr.any(&mut |part| match &part.kind {
         ExprKind::Multiply(a, b) => is_sum(a) || is_sum(b),
-        ExprKind::Power(base, _) => is_sum(base),
+        ExprKind::Power(a, _) | ExprKind::Negative(a) => is_sum(a),
         _ => false,
     })
 }

@@ -1,7 +1,7 @@
 //! The working of an inequality: its parts undone one after the other, or everything on one side as a product.
 
 use super::super::steps::{Rule, Step};
-use super::super::{Solutions, Writing, product_of_factors, solutions};
+use super::super::{Solutions, Writing, has_brackets, product_of_factors, solutions};
 use super::{Board, any_of, simplest, step};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
@@ -242,16 +242,6 @@ fn undone(
 
 fn forms_a_quotient(expr: &Expr) -> bool {
     matches!(expr.kind, ExprKind::Divide(..))
-}
-
-/// Whether a sum stands in it that is multiplied.
-fn has_brackets(expr: &Expr) -> bool {
-    let is_sum = |e: &Expr| matches!(e.kind, ExprKind::Add(..) | ExprKind::Subtract(..));
-    expr.any(&mut |part| match &part.kind {
-        ExprKind::Multiply(a, b) => is_sum(a) || is_sum(b),
-        ExprKind::Negative(a) => is_sum(a),
-        _ => false,
-    })
 }
 
 /// `a R k x + c R b`: every part loses the number, and is divided by the factor.
