@@ -35,9 +35,10 @@ pub fn in_degrees(line: &Line) -> Option<Line> {
                 _ => part,
             })
         })
-    } else if line.expressions().into_iter().any(has_pi) {
-        // Angles themselves: both sides.
-        line.map(&mut |expr| turned(expr))
+    } else if line.as_equation().is_some() || matches!(line, Line::AnyOf(_)) {
+        // Equations between angles: both sides. A value is no angle, and stays what it is.
+        let in_radians = line.expressions().into_iter().any(has_pi);
+        line.map(&mut |expr| if in_radians { turned(expr) } else { expr.clone() })
     } else {
         line.clone()
     };

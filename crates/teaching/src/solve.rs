@@ -7,10 +7,13 @@ use crate::tasks::{self, Worked};
 use crate::typed::{self, TypedWorking};
 use crate::verdict::VerdictWord;
 use crate::working::{Draft, Working, WorkingLine};
-use algebra::degrees::{in_degrees as degrees_shown, in_radians};
+use algebra::degrees::{in_degrees as in_degrees_written, in_radians};
 use algebra::solve::Rule;
 use algebra::write::text_line;
-use algebra::{Assumptions, Expr, Line, Options, Role, Setting, read_line, read_line_with};
+use algebra::{
+    Assumptions, Expr, Line, Options, Role, Setting, StepVerdict, compare_given, read_line,
+    read_line_with,
+};
 use serde::{Deserialize, Serialize};
 
 /// Decimal places of an answer that does not end within them.
@@ -155,7 +158,7 @@ fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAns
         (Some(letter), 1) if request.angle.as_deref() == Some("deg") => {
             let letter = letter.clone();
             return in_degrees(id, line, assumed, move |line, assumed| {
-                tasks::solve(line, &letter, None, assumed)
+                tasks::solve(line, &letter, None, assumed, in_degrees_told)
             });
         }
         (Some(letter), 1) => {
@@ -166,7 +169,7 @@ fn solve(request: &SolveRequest, line: &Line, assumed: &Assumptions) -> SolveAns
             {
                 return solved(id, found);
             }
-            tasks::solve(line, letter, method, assumed)
+            tasks::solve(line, letter, method, assumed, Expr::clone)
         }
         (Some(letter), _) => {
             let found = tasks::rearrange(line, letter, assumed);
@@ -241,41 +244,26 @@ fn in_degrees(
 ) -> SolveAnswer {
     let meant = in_radians(line);
     let worked = work(&meant, assumed);
-    // What is proved is in radians; what is shown is in degrees.
     let drafts = worked.as_ref().map(|worked| worked.working.0.clone()).unwrap_or_default();
-    let shown: Vec<(String, Option<Line>)> = drafts
-        .iter()
-        .filter_map(|draft| match draft {
-            Draft::Line { line, .. } => Some((text_line(line), degrees_shown(line))),
-            Draft::Words { .. } => None,
-        })
-        .collect();
     let setting = Setting { unknown: None, assumed: assumed.clone() };
     let mut found = given_out(id, worked, &setting);
+    // What was proved is in radians. A line between is shown in degrees where that says the same, and says it once.
     let last = found.lines.len().saturating_sub(1);
-    let mut at = 0;
-    found.lines.retain_mut(|solved| {
-        let is_end = at == 0 || at == last;
-        at += 1;
-        let Some((_, in_degrees)) = shown.iter().find(|(text, _)| *text == solved.math) else {
-            return is_end;
-        };
-        if let Some(line) = in_degrees {
-            (solved.math, solved.latex) = (text_line(line), algebra::write::latex_line(line));
+    let mut shown: Vec<SolvedLine> = Vec::new();
+    for (at, mut solved) in std::mem::take(&mut found.lines).into_iter().enumerate() {
+        if at > 0 && at < last {
+            let Some(Draft::Line { line: proved, .. }) = drafts.get(at) else { continue };
+            let Some(degrees) = degrees_shown(proved, &setting) else { continue };
+            (solved.math, solved.latex) =
+                (text_line(&degrees), algebra::write::latex_line(&degrees));
+            let is_told = shown.last().is_some_and(|above| above.math == solved.math);
+            if is_told || solved.math == found.answer || solved.math == text_line(line) {
+                continue;
+            }
         }
-        is_end || in_degrees.is_some()
-    });
-    // Two lines of radians may be one in degrees.
-    let answer = found.lines.last().map(|line| line.math.clone());
-    let last = found.lines.len().saturating_sub(1);
-    let mut above = String::new();
-    let mut at = 0;
-    found.lines.retain(|solved| {
-        let is_new = solved.math != above && (at == last || Some(&solved.math) != answer.as_ref());
-        above.clone_from(&solved.math);
-        at += 1;
-        is_new || at == 1 || at == last + 1
-    });
+        shown.push(solved);
+    }
+    found.lines = shown;
     if let Some(first) = found.lines.first_mut() {
         (first.math, first.latex) = (text_line(line), algebra::write::latex_line(line));
     }
@@ -283,6 +271,21 @@ fn in_degrees(
         last.role = Role::Concludes.name().into();
     }
     found
+}
+
+/// An expression of a reason, in degrees.
+fn in_degrees_told(expr: &Expr) -> Expr {
+    match in_degrees_written(&Line::Expression(expr.clone())) {
+        Some(Line::Expression(told)) => told,
+        _ => expr.clone(),
+    }
+}
+
+/// A line in radians as it reads in degrees, where it is proved to say the same.
+fn degrees_shown(proved: &Line, setting: &Setting) -> Option<Line> {
+    let degrees = in_degrees_written(proved)?;
+    let is_same = compare_given(proved, &in_radians(&degrees), setting);
+    matches!(is_same, StepVerdict::Equivalent { .. }).then_some(degrees)
 }
 
 fn solved_line(line: WorkingLine) -> SolvedLine {
@@ -355,6 +358,29 @@ mod tests {
             assert_eq!((&working[0]["verdict"], &working[0]["role"]), (&"given".into(), &"starts".into()));
             assert!(working[1..].iter().all(|line| line["verdict"] == "holds"), "{task}");
             assert!(found.get("error").is_none(), "{task}");
+        }
+    }
+
+    /// A working in degrees: π stays what it is as a value, and an angle of a line between is in degrees.
+    #[test]
+    #[rustfmt::skip]
+    fn lines_in_degrees_say_what_was_proved() {
+        for (task, lines) in [
+            (r#"{"task":"evaluate","angle":"deg","problem":"π + π"}"#,             &["2π"][..]),
+            (r#"{"task":"evaluate","angle":"deg","problem":"2π + sin 30"}"#,       &["(1 + 4π)/2"]),
+            (r#"{"task":"evaluate","angle":"deg","problem":"arcsin(1/2) + arctan 1"}"#, &["75"]),
+            (r#"{"angle":"deg","problem":"πx = 2π^2"}"#,                           &["x = 2π"]),
+            (r#"{"angle":"deg","problem":"2cos 2x = 1","assume":["0<=x<360"]}"#,
+             &["cos(2x) = 1/2", "2x = 60 or 2x = 300 or 2x = 420 or 2x = 660", "x = 30 or x = 150 or x = 210 or x = 330"]),
+            (r#"{"angle":"deg","problem":"2cos 2x - 1 = 0","assume":["0<=x<180"]}"#,
+             &["cos(2x) = 1/2", "2x = 60 or 2x = 300", "x = 30 or x = 150"]),
+        ] {
+            let found = ask(task);
+            let working = found["lines"].as_array().expect("lines");
+            let told: Vec<&str> = working.iter().skip(1).filter_map(|line| line["math"].as_str()).collect();
+            assert_eq!(told, lines, "{task}");
+            assert_eq!(found["answer"], *lines.last().expect("an answer"), "{task}");
+            assert!(!working.iter().any(|line| line["reason"].to_string().contains("\\\\frac{x")), "{found}");
         }
     }
 

@@ -249,7 +249,7 @@ fn in_steps(expr: &Expr, lines: Vec<(Expr, Rule)>) -> Worked {
     Worked { working: Working(drafts), method: "usual".into(), methods: vec!["usual".into()] }
 }
 
-/// A line in one unknown, worked on a board.
+/// A line in one unknown, worked on a board; `told` is how its reasons write a part of it.
 ///
 /// # Errors
 /// As [`simplify`].
@@ -258,6 +258,7 @@ pub fn solve(
     letter: &str,
     method: Option<&str>,
     assumed: &Assumptions,
+    told: fn(&Expr) -> Expr,
 ) -> Result<Worked, String> {
     let found = board(line, letter, method, assumed).map_err(|why| match why {
         algebra::solve::Unsolved::NotThisMethod => {
@@ -265,13 +266,17 @@ pub fn solve(
         }
         _ => NO_FORM.to_owned(),
     })?;
-    let draft = |step: Step| Draft::Line {
-        line: step.line,
-        reason: match step.role {
-            Role::MayAdd => format!("{}: check at the end", words::reason(&step.rule)),
-            _ => words::reason(&step.rule),
-        },
-        role: step.role,
+    let draft = |step: Step| {
+        let rule = match step.rule {
+            Rule::TreatAsOne(part) => Rule::TreatAsOne(told(&part)),
+            Rule::Isolate(part) => Rule::Isolate(told(&part)),
+            rule => rule,
+        };
+        let reason = match step.role {
+            Role::MayAdd => format!("{}: check at the end", words::reason(&rule)),
+            _ => words::reason(&rule),
+        };
+        Draft::Line { line: step.line, reason, role: step.role }
     };
     Ok(Worked {
         working: Working(found.steps.into_iter().map(draft).collect()),

@@ -27,7 +27,13 @@ pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<W
     let found = if matches!(problem, algebra::Line::AllOf(_)) {
         tasks::system(&problem, method)
     } else {
-        tasks::solve(&problem, letter, method, &algebra::Assumptions::default())
+        tasks::solve(
+            &problem,
+            letter,
+            method,
+            &algebra::Assumptions::default(),
+            algebra::Expr::clone,
+        )
     };
     found.ok().map(|worked| worked.working)
 }
