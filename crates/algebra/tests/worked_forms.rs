@@ -121,3 +121,13 @@ fn what_is_no_polynomial_is_left_alone() {
         assert!(over_one_denominator(&expr).is_empty(), "{text}");
     }
 }
+
+/// Numbers near the largest that a machine word holds are told as they are.
+#[test]
+fn a_pair_of_large_numbers_is_the_pair() {
+    let lines = factorising(&poly("x^2 + 9223372036854775807x + 9223372036854775806"));
+    let [(line, Rule::FactorPair { pair, .. })] = &lines[..] else { panic!("{lines:?}") };
+    assert_eq!(algebra::write::text(line), "(x + 1)(x + 9223372036854775806)");
+    let [one, other] = pair.clone().map(|number| algebra::write::text(&number));
+    assert_eq!((one.as_str(), other.as_str()), ("1", "9223372036854775806"));
+}

@@ -46,6 +46,11 @@ fn pieces(poly: &Poly, budget: &mut Budget) -> Result<Vec<Poly>, Spent> {
         return Ok(vec![poly.clone()]);
     }
     if let [Atom::Symbol(letter)] = &atoms[..] {
+        // A quadratic of any size: its discriminant tells.
+        if let Some(factor) = of_second_degree(poly, &atoms[0], budget)? {
+            let rest = exact_quotient(poly, &factor, budget)?.ok_or(Spent)?;
+            return Ok(vec![primitive(&factor), primitive(&rest)]);
+        }
         let Some(one) = Univariate::from_poly(poly, letter) else { return Ok(vec![poly.clone()]) };
         let all = quadratics(&one, budget)?;
         return Ok(all.iter().map(|part| primitive(&part.to_poly(letter))).collect());

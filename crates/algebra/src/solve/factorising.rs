@@ -17,10 +17,8 @@ pub fn factorising(poly: &Poly) -> Vec<(Expr, Rule)> {
     lines(poly, &mut budget).unwrap_or_default()
 }
 
-/// A polynomial as the product of its factors, with letters before brackets: `x(x + 1)`.
-///
-/// # Errors
-/// When the budget does not reach.
+/// A polynomial as the product of its factors, with letters before brackets: `x(x + 1)`;
+/// `None` when the budget does not reach.
 pub fn product_of_factors(poly: &Poly, budget: &mut Budget) -> Option<Expr> {
     let all = irreducible_factors(poly, budget).ok()?;
     let (mut single, mut sums): (Vec<_>, Vec<_>) =
@@ -330,13 +328,14 @@ fn terms_of(poly: &Poly) -> Vec<Poly> {
 
 /// Two whole numbers that multiply to `product` and add to `sum`, the smaller in size first.
 fn pair(product: i64, sum: i64) -> Option<(i64, i64)> {
-    let square = i128::from(sum) * i128::from(sum) - 4 * i128::from(product);
-    let root = num_integer::Roots::sqrt(&u128::try_from(square).ok()?);
-    let root = i64::try_from(root).ok()?;
-    if i128::from(root) * i128::from(root) != square || (sum + root) % 2 != 0 {
+    let (product, sum) = (i128::from(product), i128::from(sum));
+    let square = sum * sum - 4 * product;
+    let root = i128::try_from(num_integer::Roots::sqrt(&u128::try_from(square).ok()?)).ok()?;
+    if root * root != square || (sum + root) % 2 != 0 {
         return None;
     }
-    let (p, q) = ((sum - root) / 2, (sum + root) / 2);
+    let half = |twice: i128| i64::try_from(twice / 2).ok();
+    let (p, q) = (half(sum - root)?, half(sum + root)?);
     Some(if p.abs() <= q.abs() { (p, q) } else { (q, p) })
 }
 

@@ -111,7 +111,7 @@ pub enum Rule {
         /// What they add to.
         sum: Expr,
     },
-    /// There are no factors with rational numbers.
+    /// No factors with rational numbers were found.
     DoesNotSplit,
     /// Took out of each pair of terms what it shares.
     TakeOutOfPairs,

@@ -87,7 +87,7 @@ pub fn reason(rule: &Rule) -> String {
             math(product),
             math(sum)
         ),
-        Rule::DoesNotSplit => "It has no factors with rational numbers".into(),
+        Rule::DoesNotSplit => "No factors with rational numbers were found".into(),
         Rule::TakeOutOfPairs => "Take out of each pair of terms what it shares".into(),
         Rule::WriteAsSquares => "Both terms are squares".into(),
         Rule::DifferenceOfSquares => {

@@ -126,7 +126,7 @@ pub const ROWS: &[&str] = &[
     r"x^2 + 5xy + 6y^2 ; factor => (x + 2y)(x + 3y) {Factorise}",
     r"x^2 - y^2 - x + y ; factor => (x + y)(x - y) - (x - y) {Take out of each pair of terms what it shares} -> (x - y)(x + y - 1) {Take $x - y$ out as a common factor}",
     r"12x^2 y - 18x y^2 ; factor => 6xy(2x - 3y) {Take $6xy$ out as a common factor}",
-    r"x^2 + x + 1 ; factor => x^2 + x + 1 {It has no factors with rational numbers}",
+    r"x^2 + x + 1 ; factor => x^2 + x + 1 {No factors with rational numbers were found}",
     r"x^6 - 1 ; factor => (x^3)^2 - 1^2 {Both terms are squares} -> (x^3 - 1)(x^3 + 1) {A difference of two squares: $a^2 - b^2 = (a - b)(a + b)$} -> (x - 1)(x + 1)(x^2 - x + 1)(x^2 + x + 1) {Factorise again}",
     r"(2x - 3)^3 ; expand => (2x - 3)(4x^2 - 12x + 9) {Write the power as a product, and multiply out the first of it} -> 8x^3 - 24x^2 + 18x - 12x^2 + 36x - 27 {Multiply each term by each term of the other bracket} -> 8x^3 - 36x^2 + 54x - 27 {Collect like terms}",
     r"(a + b + c)^2 ; expand => a^2 + ab + ac + ab + b^2 + bc + ac + bc + c^2 {Multiply each term by each term of the other bracket} -> a^2 + 2ab + 2ac + b^2 + 2bc + c^2 {Collect like terms}",
