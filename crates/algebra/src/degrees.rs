@@ -2,10 +2,9 @@
 //!
 //! In such lines `°` is 1, the circular functions take degrees, and their inverses give degrees.
 
-use crate::budget::Budget;
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::Line;
-use crate::normal::{Normaliser, Values};
+use crate::normal::simplest;
 
 /// The same line for angles in radians.
 #[must_use]
@@ -59,11 +58,6 @@ const fn takes_angle(function: Function) -> bool {
             | Function::Csc
             | Function::Cot
     )
-}
-
-fn simplest(expr: &Expr) -> Expr {
-    let (none, mut budget) = (Values::new(), Budget::for_verdict());
-    Normaliser::new(&none, &mut budget).build(expr).map_or_else(|_| expr.clone(), |v| v.to_expr())
 }
 
 fn rewritten(part: Expr) -> Expr {

@@ -39,3 +39,13 @@ pub use quotient::Quotient;
 pub use refine::{Knowledge, is_zero_everywhere, refine, substituted};
 pub use splitting::irreducible_factors;
 pub use univariate::{Root, Univariate};
+
+use crate::budget::Budget;
+use crate::expr::Expr;
+
+/// An expression in its normal form, written; as it is where it has none within the budget of a verdict.
+#[must_use]
+pub fn simplest(expr: &Expr) -> Expr {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    Normaliser::new(&none, &mut budget).build(expr).map_or_else(|_| expr.clone(), |v| v.to_expr())
+}

@@ -20,6 +20,7 @@ use crate::expr::{Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
 use crate::normal::{
     Atom, Needs, Normaliser, Poly, Quotient, Univariate, Values, factors, irreducible_factors,
+    simplest,
 };
 use crate::number::{Rational, from_int};
 use crate::step::Role;
@@ -451,10 +452,4 @@ fn whole(poly: &Univariate) -> Univariate {
         return poly.clone();
     }
     Univariate::new(poly.coefficients().iter().map(|c| c / &content).collect())
-}
-
-/// The normal form of a constant, as an expression.
-fn simplest(expr: &Expr) -> Expr {
-    let (none, mut budget) = (Values::new(), Budget::for_verdict());
-    Normaliser::new(&none, &mut budget).build(expr).map_or_else(|_| expr.clone(), |v| v.to_expr())
 }

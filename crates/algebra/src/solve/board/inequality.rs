@@ -2,10 +2,11 @@
 
 use super::super::steps::{Rule, Step};
 use super::super::{Solutions, Writing, has_brackets, product_of_factors, solutions};
-use super::{Board, any_of, simplest, step};
+use super::{Board, any_of, step};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
+use crate::normal::simplest;
 use crate::normal::{KernelKind, Normaliser, Poly, Univariate, Values, constant, factors};
 use crate::number::{Rational, from_int};
 use crate::step::Role;

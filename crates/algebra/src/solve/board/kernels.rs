@@ -3,10 +3,11 @@
 
 use super::super::steps::{Rule, Step, Unsolved};
 use super::super::{solve_linear, zeros};
-use super::{Writer, any_of, cases, simplest, whole};
+use super::{Writer, any_of, cases, whole};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::Line;
+use crate::normal::simplest;
 use crate::normal::{Atom, KernelKind, Normaliser, Poly, Quotient, Univariate, Values, factors};
 use crate::number::from_int;
 use crate::step::Role;

@@ -2,10 +2,11 @@
 
 use super::super::peeled::peeled;
 use super::super::steps::{Rule, Unsolved};
-use super::{Writer, simplest};
+use super::Writer;
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
+use crate::normal::simplest;
 use crate::normal::{Normaliser, Univariate, Values};
 use crate::number::{Rational, from_int};
 use crate::step::Role;
