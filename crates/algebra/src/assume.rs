@@ -1,9 +1,14 @@
 //! What is assumed of the letters: `x > 0`, `0 <= x < 360`, `n integer`, `positive` (every letter).
 
 use crate::budget::Budget;
+use crate::enclosed::{Seen, seen};
 use crate::equal::value_at;
+use crate::expr::Expr;
 use crate::line::{Line, Relation};
-use crate::normal::{Normaliser, Quotient, Values, constant};
+use crate::normal::{
+    Atom, CROSSING_LETTER, Normaliser, Poly, Quotient, Values, constant, crossing_function,
+    exact_quotient,
+};
 use crate::read::{ReadError, read_line};
 use num_traits::Signed;
 use std::collections::BTreeSet;
@@ -80,9 +85,9 @@ impl Assumptions {
     pub fn not_negative(&self, letters: &BTreeSet<String>, budget: &mut Budget) -> Vec<Quotient> {
         let mut found = Vec::new();
         if self.all_positive {
-            found.extend(letters.iter().map(|letter| {
-                Quotient::whole(crate::normal::Poly::atom(crate::normal::Atom::symbol(letter)))
-            }));
+            found.extend(
+                letters.iter().map(|letter| Quotient::whole(Poly::atom(Atom::symbol(letter)))),
+            );
         }
         let none = Values::new();
         for line in &self.lines {
@@ -140,6 +145,49 @@ fn lower_bound(side: &Quotient, difference: Option<&Quotient>) -> Option<Quotien
     (!above.is_negative()).then(|| side.clone())
 }
 
+/// What enclosures show of two sides at a point.
+enum Look {
+    /// The sign of their difference, which is not zero.
+    Apart(i8),
+    /// One of them has no value.
+    Undefined,
+}
+
+/// A quick look at two sides; `None` when it takes an exact one.
+fn at_a_look(left: &Expr, right: &Expr, at: &Values, budget: &mut Budget) -> Option<Look> {
+    match (seen(left, at, budget), seen(right, at, budget)) {
+        (Some(Seen::Undefined), _) | (_, Some(Seen::Undefined)) => Some(Look::Undefined),
+        (Some(Seen::Inside(left)), Some(Seen::Inside(right))) => {
+            left.minus(&right).sign().filter(|&sign| sign != 0).map(Look::Apart)
+        }
+        _ => None,
+    }
+}
+
+/// Whether two sides are equal where a letter has a value that only a function tells: their difference is a
+/// multiple of that function, and what it needs to be defined is seen there.
+fn meet_at_a_crossing(left: &Expr, right: &Expr, at: &Values, budget: &mut Budget) -> Option<bool> {
+    let function = |value: &Quotient| value.as_kernel().and_then(crossing_function).cloned();
+    let (letter, function) = at.iter().find_map(|(l, value)| Some((l, function(value)?)))?;
+    let itself = Quotient::whole(Poly::atom(Atom::symbol(CROSSING_LETTER)));
+    let mut moving = at.clone();
+    let place = moving.insert(letter.clone(), itself)?;
+    let mut forms = Normaliser::new(&moving, budget);
+    let (left, right) = (forms.build(left).ok()?, forms.build(right).ok()?);
+    let needs = forms.needs;
+    let difference = left.minus(&right, budget).ok()?;
+    exact_quotient(difference.numerator(), function.numerator(), budget).ok()??;
+    let place = Values::from([(CROSSING_LETTER.to_owned(), place)]);
+    let mut sign = |value: &Quotient| match seen(&value.to_expr(), &place, budget)? {
+        Seen::Inside(value) => value.sign(),
+        Seen::Undefined => None,
+    };
+    let is_defined = needs.whole.is_empty()
+        && needs.not_zero.iter().all(|value| sign(value).is_some_and(|sign| sign != 0))
+        && needs.not_negative.iter().chain(&needs.positive).all(|value| sign(value) == Some(1));
+    is_defined.then_some(true)
+}
+
 /// Whether a line of relations is true at a point; `None` when that cannot be told.
 pub(crate) fn is_true(line: &Line, at: &Values, budget: &mut Budget) -> Option<bool> {
     use crate::normal::NotNormal;
@@ -147,6 +195,18 @@ pub(crate) fn is_true(line: &Line, at: &Values, budget: &mut Budget) -> Option<b
         Line::Relations { sides, relations } => {
             let mut truth = true;
             for (pair, relation) in sides.windows(2).zip(relations) {
+                match at_a_look(&pair[0], &pair[1], at, budget) {
+                    Some(Look::Undefined) => return Some(false),
+                    Some(Look::Apart(sign)) => {
+                        truth &= relation.holds_for(sign)?;
+                        continue;
+                    }
+                    None => {}
+                }
+                if meet_at_a_crossing(&pair[0], &pair[1], at, budget) == Some(true) {
+                    truth &= relation.holds_for(0)?;
+                    continue;
+                }
                 let sides = (value_at(&pair[0], at, budget), value_at(&pair[1], at, budget));
                 let (left, right) = match sides {
                     (Ok(left), Ok(right)) => (left, right),

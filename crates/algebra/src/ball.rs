@@ -8,6 +8,7 @@
 //! `normal/constant.rs`).
 
 mod functions;
+mod series;
 
 use crate::number::Rational;
 use crate::number::Whole;
@@ -225,12 +226,6 @@ impl Enclosure {
     fn whole_bits(&self) -> u32 {
         let size = self.low.bits().max(self.high.bits());
         u32::try_from(size.saturating_sub(u64::from(self.bits))).unwrap_or(u32::MAX)
-    }
-
-    /// Both ends as enclosures without width.
-    fn ends(&self) -> (Self, Self) {
-        let point = |n: &Whole| Self::new(n.clone(), n.clone(), self.bits);
-        (point(&self.low), point(&self.high))
     }
 
     /// The interval from the low end of one to the high end of the other.

@@ -44,6 +44,23 @@ pub fn in_degrees(line: &Line) -> Option<Line> {
     (!shown.expressions().into_iter().any(has_pi)).then_some(shown)
 }
 
+/// Values that were worked in radians, as they are written where inverse functions give degrees:
+/// `180/π × arctan(3/2)` is `arctan(3/2)` there.
+#[must_use]
+pub fn values_in_degrees(line: &Line) -> Line {
+    let is_inverse = |part: &Expr| matches!(&part.kind, ExprKind::Call { function, .. } if gives_angle(*function));
+    let half_turn = || -> Expr { ExprKind::Constant(Constant::Pi).into() };
+    line.map(&mut |side: &Expr| {
+        if !side.any(&mut |part| is_inverse(part)) {
+            return side.clone();
+        }
+        let turned = side.map(&mut |part| {
+            if is_inverse(&part) { part.times(half_turn()).over(Expr::int(180)) } else { part }
+        });
+        simplest(&turned)
+    })
+}
+
 fn has_pi(expr: &Expr) -> bool {
     expr.any(&mut |part| matches!(part.kind, ExprKind::Constant(Constant::Pi)))
 }
@@ -60,6 +77,18 @@ const fn takes_angle(function: Function) -> bool {
     )
 }
 
+const fn gives_angle(function: Function) -> bool {
+    matches!(
+        function,
+        Function::Arcsin
+            | Function::Arccos
+            | Function::Arctan
+            | Function::Arcsec
+            | Function::Arccsc
+            | Function::Arccot
+    )
+}
+
 fn rewritten(part: Expr) -> Expr {
     let span = part.span;
     match part.kind {
@@ -70,12 +99,7 @@ fn rewritten(part: Expr) -> Expr {
                 let arguments = arguments.into_iter().map(degrees).collect();
                 Expr::at(ExprKind::Call { function, arguments }, span)
             }
-            Function::Arcsin
-            | Function::Arccos
-            | Function::Arctan
-            | Function::Arcsec
-            | Function::Arccsc
-            | Function::Arccot => {
+            _ if gives_angle(function) => {
                 let angle: Expr = ExprKind::Call { function, arguments }.into();
                 let pi: Expr = ExprKind::Constant(Constant::Pi).into();
                 Expr::at(angle.times(Expr::int(180)).over(pi).kind, span)

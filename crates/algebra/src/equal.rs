@@ -16,10 +16,11 @@ use crate::budget::{self, Budget};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{
-    Atom, Knowledge, Needs, Normaliser, NotNormal, Quotient, Values, constant, is_zero_everywhere,
-    refine,
+    Atom, KernelKind, Knowledge, Needs, Normaliser, NotNormal, Poly, Quotient, Values, constant,
+    is_zero_everywhere, refine,
 };
 use crate::number::{Notation, Rational, from_int};
+use crate::solve::zeros::product_of_logarithms;
 use crate::solve::{Solutions, sets};
 use num_traits::{Signed, ToPrimitive};
 use std::sync::LazyLock;
@@ -161,6 +162,21 @@ pub fn equal_given(left: &Expr, right: &Expr, assumed: &Assumptions) -> Verdict 
     Comparison { left, right, assumed, letters: letters_of(&[left, right]) }.verdict()
 }
 
+/// Whether a sum of logarithms is that of the size of one product, and this is one.
+fn is_one_product(poly: &Poly, budget: &mut Budget) -> bool {
+    let moving: Vec<Atom> =
+        poly.atoms().into_iter().filter(|a| !a.is_constant()).cloned().collect();
+    let is_logarithm = |atom: &Atom| atom.as_kernel().is_some_and(|k| k.kind == KernelKind::Ln);
+    if moving.len() < 2 || !moving.iter().all(is_logarithm) {
+        return false;
+    }
+    let Ok((above, below)) = product_of_logarithms(poly, &moving, budget) else { return false };
+    [above.minus(&below, budget), above.plus(&below, budget)]
+        .into_iter()
+        .flatten()
+        .any(|apart| apart.is_zero() || is_zero_everywhere(apart.numerator(), budget))
+}
+
 /// Points that agree from afar before a proof is looked for.
 const AGREEING: usize = 24;
 /// Points that are looked at exactly when there is no proof.
@@ -290,7 +306,8 @@ impl Comparison<'_> {
                 Ok(refined) if refined.is_zero() => return true,
                 Ok(refined) => {
                     let next = refined.numerator().clone();
-                    if is_zero_everywhere(&next, &mut budget) {
+                    if is_zero_everywhere(&next, &mut budget) || is_one_product(&next, &mut budget)
+                    {
                         return true;
                     }
                     if next == rest {

@@ -267,7 +267,14 @@ impl Expr {
     /// The expression with every part replaced by what `change` makes of it, inner parts first. Spans stay.
     #[must_use]
     pub fn map(&self, change: &mut impl FnMut(Expr) -> Expr) -> Expr {
-        let mut go = |part: &Expr| Box::new(part.map(change));
+        let changed = self.with_parts(&mut |part| part.map(change));
+        change(changed)
+    }
+
+    /// The expression with its own parts replaced, not those inside them. Spans stay.
+    #[must_use]
+    pub fn with_parts(&self, of: &mut dyn FnMut(&Expr) -> Expr) -> Expr {
+        let mut go = |part: &Expr| Box::new(of(part));
         let kind = match &self.kind {
             ExprKind::Number(_)
             | ExprKind::Symbol(_)
@@ -295,7 +302,7 @@ impl Expr {
                 arguments: arguments.iter().map(|p| *go(p)).collect(),
             },
         };
-        change(Expr::at(kind, self.span))
+        Expr::at(kind, self.span)
     }
 
     /// Whether `test` holds for this part or any part inside it.

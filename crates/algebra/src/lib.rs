@@ -14,6 +14,7 @@ pub mod ball;
 pub mod budget;
 pub mod degrees;
 mod derivative;
+mod enclosed;
 pub mod equal;
 pub mod expr;
 pub mod form;
@@ -26,6 +27,7 @@ pub mod round;
 pub mod sketch;
 pub mod solve;
 pub mod step;
+mod stretch;
 pub mod unit;
 pub mod write;
 

@@ -12,6 +12,7 @@ mod build;
 mod circular;
 mod closed;
 pub mod constant;
+mod crossing;
 pub mod divide;
 mod factor;
 mod half_angles;
@@ -26,11 +27,12 @@ mod splitting;
 mod univariate;
 mod whole_powers;
 
-pub use algebraic::{
-    constant as algebraic_constant, near as algebraic_near, parts as algebraic_parts,
-};
+pub use algebraic::{constant as algebraic_constant, parts as algebraic_parts};
 pub(crate) use build::is_surely_positive;
 pub use build::{Needs, Normaliser, NotNormal, Values};
+pub(crate) use crossing::{
+    CELL, LETTER as CROSSING_LETTER, constant as crossing_constant, function as crossing_function,
+};
 pub use divide::{exact_quotient, gcd};
 pub use factor::{prime_powers, split as factors};
 pub use kernel::{Atom, Kernel, KernelKind, Monomial};

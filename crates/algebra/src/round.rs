@@ -31,6 +31,14 @@ pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
         let value = if negative { value.negated() } else { value };
         return fits(&value, number, budget);
     }
+    // 6.7 cm, of a value in some unit: how many there are of this one.
+    if let ExprKind::Multiply(number, unit) = &number.kind
+        && matches!(unit.kind, ExprKind::Unit(_))
+        && let Some(value) = counted_in(value, unit, budget)
+    {
+        let value = if negative { value.negated() } else { value };
+        return fits(&value, number, budget);
+    }
     let ExprKind::Number(written) = &number.kind else { return Fit::Unknown };
     let told = if negative { -written.value().clone() } else { written.value().clone() };
     let mut open = false;
@@ -47,9 +55,14 @@ pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
 /// How many degrees a value is.
 fn counted_in_degrees(value: &Quotient, budget: &mut Budget) -> Option<Quotient> {
     let one = ExprKind::Degree(Box::new(Expr::rational(&Rational::one()))).into();
+    counted_in(value, &one, budget)
+}
+
+/// How many times `one` a value is.
+fn counted_in(value: &Quotient, one: &Expr, budget: &mut Budget) -> Option<Quotient> {
     let none = Values::new();
-    let degree = Normaliser::new(&none, budget).build(&one).ok()?;
-    value.times(&degree.reciprocal()?, budget).ok()?.cancelled(budget).ok()
+    let one = Normaliser::new(&none, budget).build(one).ok()?;
+    value.times(&one.reciprocal()?, budget).ok()?.cancelled(budget).ok()
 }
 
 /// One unit in the last place of a number as it is written; `None` for what is no decimal or whole number.

@@ -3,15 +3,17 @@
 use crate::assume::{Assumptions, is_true};
 use crate::budget::Budget;
 use crate::equal::{
-    Condition, Counterexample, Shown, Verdict, equal_given, exclusions, follows_from_sign,
+    Condition, Counterexample, Shown, Verdict, equal_given, exclusions, follows_from_sign, value_at,
 };
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
-use crate::normal::{Normaliser, Values};
+use crate::normal::{Normaliser, Quotient, Values};
 use crate::round::{Fit, fits};
 use crate::solve::{
-    Solution, Solutions, formulas as literal_formulas, literal, points, sets, several, systems,
+    Solution, Solutions, formulas as literal_formulas, literal, points, real, sets, several,
+    systems,
 };
+use std::cmp::Ordering;
 
 /// What a line of a working is for. A line holds when it does what its role allows.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -359,6 +361,9 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return several::compare(from, to, &letters, &setting.assumed);
         }
     }
+    if is_counted(from, to, setting) {
+        return StepVerdict::Undecided;
+    }
     if is_system(from) || is_system(to) {
         return as_systems(from, to, &letters, setting);
     }
@@ -373,7 +378,11 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return of_comparison(found);
         }
     }
-    several::compare(from, to, &letters, &setting.assumed)
+    match several::compare(from, to, &letters, &setting.assumed) {
+        // For one letter the others are generic, and the point may have been a special one.
+        StepVerdict::NotEquivalent(_) if unknown.is_some() => StepVerdict::Undecided,
+        found => found,
+    }
 }
 
 /// The letter that a line gives the value of, alone on its left.
@@ -391,6 +400,21 @@ fn solved_letter(line: &Line) -> Option<String> {
         }
         _ => None,
     }
+}
+
+/// Whether the second line has a letter that counts: `x = π/6 + 2πn`. It stands for every whole number, and for
+/// no single one, so that putting numbers for it shows nothing.
+fn is_counted(from: &Line, to: &Line, setting: &Setting) -> bool {
+    let (before, after) = (from.symbols(), to.symbols());
+    let mut more = after.difference(&before).peekable();
+    let is_assumed = |letter: &String| {
+        setting.assumed.lines.iter().any(|line| line.symbols().contains(letter))
+            || setting.unknown.as_ref() == Some(letter)
+    };
+    !before.is_empty()
+        && before.is_subset(&after)
+        && more.peek().is_some()
+        && more.all(|letter| matches!(letter.as_str(), "n" | "k" | "m") && !is_assumed(letter))
 }
 
 fn is_system(line: &Line) -> bool {
@@ -450,39 +474,86 @@ fn approximations(from: &Line, to: &Line, letter: &str, setting: &Setting) -> Op
     for part in parts {
         let Line::Relations { sides, relations } = part else { return None };
         match (&sides[..], &relations[..]) {
-            ([left, right], [Relation::Approximate]) if *left == Expr::symbol(letter) => {
-                told.push(right);
+            ([left, right], [relation @ (Relation::Approximate | Relation::Equal)])
+                if *left == Expr::symbol(letter) && right.symbols().is_empty() =>
+            {
+                told.push((right, *relation == Relation::Equal));
             }
             _ => return None,
         }
     }
-    let Ok(Solutions::Finite(values)) = sets::solutions_given(from, letter, &setting.assumed)
-    else {
+    if told.iter().all(|(_, is_exact)| *is_exact) {
+        return None;
+    }
+    let mut budget = Budget::for_verdict();
+    let Some(values) = values_of(from, letter, setting, &mut budget) else {
         return Some(StepVerdict::Undecided);
     };
     if values.len() != told.len() {
         return Some(different(Reason::Rounding));
     }
-    let mut budget = Budget::for_verdict();
-    let mut one = |value: &Solution| {
-        let found: Vec<Fit> =
-            told.iter().map(|right| fits(value.value(), right, &mut budget)).collect();
-        if found.contains(&Fit::Rounds) {
-            Some(true)
-        } else if found.contains(&Fit::Unknown) {
-            None
-        } else {
-            Some(false)
-        }
-    };
-    let found: Vec<Option<bool>> = values.iter().map(&mut one).collect();
-    Some(if found.contains(&Some(false)) {
+    let table: Vec<Vec<Fit>> = values
+        .iter()
+        .map(|value| {
+            let of = |(right, is_exact): &(&Expr, bool)| match is_exact {
+                true => is_value(value, right, &mut budget),
+                false => fits(value, right, &mut budget),
+            };
+            told.iter().map(of).collect()
+        })
+        .collect();
+    // Each value is told, and each that is told is a value.
+    let rows = table.iter().map(|row| best(row.iter().copied()));
+    let columns = (0..told.len()).map(|at| best(table.iter().map(|row| row[at])));
+    let found: Vec<Fit> = rows.chain(columns).collect();
+    Some(if found.contains(&Fit::Misses) {
         different(Reason::Rounding)
-    } else if found.contains(&None) {
+    } else if found.contains(&Fit::Unknown) {
         StepVerdict::Undecided
     } else {
         StepVerdict::Equivalent { provided: Vec::new() }
     })
+}
+
+/// The values that a line gives to its letter; `x = 20/3 cm` says it itself.
+fn values_of(
+    line: &Line,
+    letter: &str,
+    setting: &Setting,
+    budget: &mut Budget,
+) -> Option<Vec<Quotient>> {
+    if let Some((left, right)) = line.as_equation()
+        && *left == Expr::symbol(letter)
+        && right.symbols().is_empty()
+    {
+        return value_at(right, &Values::new(), budget).ok().map(|value| vec![value]);
+    }
+    match sets::solutions_given(line, letter, &setting.assumed) {
+        Ok(Solutions::Finite(all)) => Some(all.iter().map(|one| one.value().clone()).collect()),
+        _ => None,
+    }
+}
+
+/// Whether one of several fits.
+fn best(all: impl Iterator<Item = Fit> + Clone) -> Fit {
+    let is = |wanted: Fit| all.clone().any(|fit| fit == wanted);
+    if is(Fit::Rounds) {
+        Fit::Rounds
+    } else if is(Fit::Unknown) {
+        Fit::Unknown
+    } else {
+        Fit::Misses
+    }
+}
+
+/// Whether `right` is exactly that constant.
+fn is_value(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
+    let told = value_at(right, &Values::new(), budget);
+    match told.ok().and_then(|told| real::compare(value, &told, budget)) {
+        Some(Ordering::Equal) => Fit::Rounds,
+        Some(_) => Fit::Misses,
+        None => Fit::Unknown,
+    }
 }
 
 fn as_systems(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> StepVerdict {

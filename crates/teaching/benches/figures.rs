@@ -143,6 +143,9 @@ fn read(question: &Question) {
 }
 
 fn measured(name: &str, questions: &[Question], work: fn(&Question)) {
+    if std::env::var("ONLY").is_ok_and(|only| only != name) {
+        return;
+    }
     let mut slow: Vec<(Duration, &Question)> = questions
         .iter()
         .map(|question| {
@@ -167,8 +170,8 @@ fn measured(name: &str, questions: &[Question], work: fn(&Question)) {
         at(99).as_secs_f64() * 1e6,
         worst.as_secs_f64() * 1e3,
     );
-    if std::env::var_os("SLOWEST").is_some() {
-        for (time, question) in slow.iter().rev().take(25) {
+    if let Some(many) = std::env::var("SLOWEST").ok().and_then(|many| many.parse().ok()) {
+        for (time, question) in slow.iter().rev().take(many) {
             println!(
                 "  {:>9.1} µs  {} -> {}",
                 time.as_secs_f64() * 1e6,
@@ -187,7 +190,9 @@ fn main() {
     measured("reading and verdict", &all, check);
     measured("verdict with move and slip named", &all, named);
     measured("hostile lines", &hard, check);
-    ladders();
+    if std::env::var_os("ONLY").is_none() {
+        ladders();
+    }
 }
 
 /// How long ladders of a hundred rungs take, their full keys proved: the median of as many seeds as there are tries.

@@ -3,14 +3,14 @@
 use crate::desk::characters;
 use crate::words::condition;
 use crate::{moves, slips, words};
-use algebra::degrees::in_radians;
+use algebra::degrees::{in_degrees, in_radians, values_in_degrees};
 use algebra::equal::Shown;
 use algebra::form::Form;
-use algebra::solve::Solution;
+use algebra::solve::{Solution, Writing};
 use algebra::write::text;
 use algebra::{
-    Assumptions, Counterexample, Line, Options, ReadError, Reading, Setting, StepVerdict,
-    compare_given, judge_alone_given, read_line_with,
+    Assumptions, Condition, Counterexample, Expr, Line, Options, ReadError, Reading, Setting,
+    StepVerdict, compare_given, judge_alone_given, read_line_with,
 };
 use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
@@ -186,10 +186,18 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
         }
         None => (judge_alone_given(&from, &setting), None),
     };
+    let degrees = request.angle.as_deref() == Some("deg");
+    let value = |expr: &Expr| if degrees { value_in_degrees(expr) } else { text(expr) };
+    let solution = |solution: &Solution| match solution.writing() {
+        Writing::Exact(expr) => value(expr),
+        Writing::Near { .. } => solution.text(),
+    };
     let answer = match verdict {
         StepVerdict::Tested { .. } | StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
         StepVerdict::Equivalent { provided } => {
-            let domain: Vec<_> = provided.iter().map(|c| plain(&condition(c))).collect();
+            let told =
+                provided.iter().map(|c| if degrees { in_degrees_told(c) } else { c.clone() });
+            let domain: Vec<_> = told.map(|c| plain(&condition(&c))).collect();
             CheckAnswer {
                 domain: (!domain.is_empty()).then(|| domain.join(", ")),
                 made: to.as_ref().and_then(|to| moves::named(&from, to)).map(|m| plain(&m)),
@@ -197,15 +205,29 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             }
         }
         StepVerdict::NotEquivalent(found) => CheckAnswer {
-            lost: found.lost.iter().map(Solution::text).collect(),
-            gained: found.gained.iter().map(Solution::text).collect(),
-            counterexample: found.counterexample.as_ref().map(shown),
+            lost: found.lost.iter().map(solution).collect(),
+            gained: found.gained.iter().map(solution).collect(),
+            counterexample: found.counterexample.as_ref().map(|example| shown(example, value)),
             slip: to.as_ref().and_then(|to| slip(&from, to)),
             made: to.as_ref().and_then(|to| moves::attempted(&from, to)).map(|m| plain(&m)),
             ..CheckAnswer::new(id(), "not_equivalent")
         },
     };
     CheckAnswer { form_ok, ..answer }
+}
+
+/// A condition on angles as it reads in degrees.
+fn in_degrees_told(told: &Condition) -> Condition {
+    let turned = |expr: &Expr| match in_degrees(&Line::Expression(expr.clone())) {
+        Some(Line::Expression(turned)) => turned,
+        _ => expr.clone(),
+    };
+    match told {
+        Condition::NotZero(expr) => Condition::NotZero(turned(expr)),
+        Condition::NotNegative(expr) => Condition::NotNegative(turned(expr)),
+        Condition::Positive(expr) => Condition::Positive(turned(expr)),
+        Condition::Not { .. } | Condition::Holds(_) | Condition::Whole(_) => told.clone(),
+    }
 }
 
 /// The verdict on a line that may begin with a label: without it, when only that reading fits the line above.
@@ -242,13 +264,21 @@ fn slip(from: &Line, to: &Line) -> Option<SlipText> {
     slips::recognise(from, to).map(|slip| SlipText { id: slip.id(), says: slip.to_student() })
 }
 
-fn shown(example: &Counterexample) -> CounterexampleText {
+/// A value, written where inverse functions give degrees.
+fn value_in_degrees(value: &Expr) -> String {
+    match values_in_degrees(&Line::Expression(value.clone())) {
+        Line::Expression(told) => text(&told),
+        _ => text(value),
+    }
+}
+
+fn shown(example: &Counterexample, value: impl Fn(&Expr) -> String) -> CounterexampleText {
     let side = |shown: &Shown| match shown {
-        Shown::Value(expr) => text(expr),
+        Shown::Value(expr) => value(expr),
         Shown::Truth(truth) => truth.to_string(),
     };
     CounterexampleText {
-        at: example.at.iter().map(|(l, v)| (l.clone(), text(&v.to_expr()))).collect(),
+        at: example.at.iter().map(|(l, v)| (l.clone(), value(&v.to_expr()))).collect(),
         left: side(&example.left),
         right: side(&example.right),
     }

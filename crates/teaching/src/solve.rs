@@ -7,12 +7,12 @@ use crate::tasks::{self, Worked};
 use crate::typed::{self, TypedWorking};
 use crate::verdict::VerdictWord;
 use crate::working::{Draft, Working, WorkingLine};
-use algebra::degrees::{in_degrees as in_degrees_written, in_radians};
+use algebra::degrees::{in_degrees as in_degrees_written, in_radians, values_in_degrees};
 use algebra::solve::Rule;
 use algebra::write::text_line;
 use algebra::{
-    Assumptions, Expr, Line, Options, Role, Setting, StepVerdict, compare_given, read_line,
-    read_line_with,
+    Assumptions, Expr, ExprKind, Line, Options, Role, Setting, StepVerdict, compare_given,
+    read_line, read_line_with,
 };
 use serde::{Deserialize, Serialize};
 
@@ -263,6 +263,18 @@ fn in_degrees(
         }
         shown.push(solved);
     }
+    // The answer is written with inverse functions that give degrees: what is told is proved to be what was found.
+    if let Some((solved, Draft::Line { line: proved, .. })) = shown.last_mut().zip(drafts.last()) {
+        let told = values_in_degrees(proved);
+        let is_same = compare_given(proved, &in_radians(&told), &setting);
+        if !matches!(is_same, StepVerdict::Equivalent { .. }) {
+            return SolveAnswer::unreadable(found.id, tasks::NO_FORM);
+        }
+        if told != *proved {
+            (solved.math, solved.latex) = (text_line(&told), algebra::write::latex_line(&told));
+            found.answer.clone_from(&solved.math);
+        }
+    }
     found.lines = shown;
     if let Some(first) = found.lines.first_mut() {
         (first.math, first.latex) = (text_line(line), algebra::write::latex_line(line));
@@ -301,6 +313,7 @@ fn solved_line(line: WorkingLine) -> SolvedLine {
 /// The values of an answer as decimals, parted by commas; `None` when each is whole.
 fn decimals(answer: &Line) -> Option<String> {
     let values: Vec<&Expr> = match answer {
+        Line::Expression(Expr { kind: ExprKind::Ratio(_), .. }) => return None,
         Line::Expression(value) => vec![value],
         Line::Relations { .. } => vec![answer.as_equation()?.1],
         Line::AnyOf(lines) => {
@@ -374,6 +387,10 @@ mod tests {
              &["cos(2x) = 1/2", "2x = 60 or 2x = 300 or 2x = 420 or 2x = 660", "x = 30 or x = 150 or x = 210 or x = 330"]),
             (r#"{"angle":"deg","problem":"2cos 2x - 1 = 0","assume":["0<=x<180"]}"#,
              &["cos(2x) = 1/2", "2x = 60 or 2x = 300", "x = 30 or x = 150"]),
+            (r#"{"angle":"deg","problem":"2 sin x = 3 cos x","assume":["0<=x<360"]}"#,
+             &["tan(x) = 3/2", "x = arctan(3/2) or x = arctan(3/2) + 180"]),
+            (r#"{"angle":"deg","problem":"sin x = 0.3","assume":["0<=x<=90"]}"#,  &["x = arcsin(3/10)"]),
+            (r#"{"task":"evaluate","angle":"deg","problem":"arctan 2 + 90"}"#,     &["arctan(2) + 90"]),
         ] {
             let found = ask(task);
             let working = found["lines"].as_array().expect("lines");
@@ -388,7 +405,7 @@ mod tests {
     #[rustfmt::skip]
     fn what_cannot_be_solved_says_why() {
         for (task, says) in [
-            (r#"{"id":2,"problem":"x^2 = 2^x"}"#,                    "This could not be worked"),
+            (r#"{"id":2,"problem":"tan x = x"}"#,                      "This could not be worked"),
             (r#"{"id":2,"problem":"3(2x"}"#,                          "This “(” is never closed."),
             (r#"{"id":2,"task":"factor","problem":"x^2=4"}"#,         "This task is for an expression"),
             (r#"{"id":2,"task":"guess","problem":"x^2=4"}"#,          "There is no task “guess”."),

@@ -1,9 +1,10 @@
 //! Roots, exponentials, logarithms and the circular functions on enclosures.
 //!
-//! Each series is summed with enclosures and closed by a bound on the terms left out, so rounding and
-//! cutting off are both inside the result. Sources: R. P. Brent, P. Zimmermann, *Modern Computer
-//! Arithmetic*, chapter 4 (argument reduction); J. Machin's formula for π.
+//! Each argument is brought near zero, where a short series in fixed point says the value and how far it may
+//! be off (`series`), so rounding and cutting off are both inside the result. Sources: R. P. Brent,
+//! P. Zimmermann, *Modern Computer Arithmetic*, chapter 4 (argument reduction); J. Machin's formula for π.
 
+use super::series::{self, Sum};
 use super::{Enclosure, up};
 use crate::number::Whole;
 use num_integer::Integer;
@@ -11,30 +12,83 @@ use num_traits::{One, Signed, ToPrimitive, Zero};
 use std::sync::LazyLock;
 
 /// Bits kept beyond those asked for.
-const GUARD: u32 = 26;
-/// The precision to which π and ln 2 are worked out once.
-const KNOWN_BITS: u32 = 320;
+const GUARD: u32 = 20;
+/// The precisions to which π, ln 2 and a few angles are worked out once: for quick looks, and for the
+/// closest that is usually asked for.
+const KNOWN_BITS: [u32; 2] = [96, 640];
 /// Exponents of `e` beyond this are left alone.
 const LARGEST_EXPONENT: i64 = 3_000;
+/// Angles of more binary digits than this are not brought back to a quarter of a turn.
+const LARGEST_ANGLE: u32 = 4_000;
+/// The inverse tangent is known at the multiples of one over this, up to one.
+const PLACES: i64 = 8;
+
+/// A constant at the precisions of [`KNOWN_BITS`].
+struct Known {
+    kept: LazyLock<[Enclosure; 2]>,
+    worked_out: fn(u32) -> Enclosure,
+}
+
+impl Known {
+    const fn new(kept: fn() -> [Enclosure; 2], worked_out: fn(u32) -> Enclosure) -> Self {
+        Self { kept: LazyLock::new(kept), worked_out }
+    }
+
+    fn at(&self, bits: u32) -> Enclosure {
+        let kept = KNOWN_BITS.iter().position(|&known| bits <= known);
+        kept.map_or_else(|| (self.worked_out)(bits), |i| self.kept[i].at(bits))
+    }
+}
+
+static PI: Known = Known::new(|| KNOWN_BITS.map(pi_worked_out), pi_worked_out);
+static LN_2: Known = Known::new(|| KNOWN_BITS.map(ln_2_worked_out), ln_2_worked_out);
+
+fn pi_worked_out(bits: u32) -> Enclosure {
+    let w = bits + GUARD;
+    let of = |n| Enclosure::around(series::arctan_of_inverse(n, w), w);
+    of(5).times_int(&16.into()).minus(&of(239).times_int(&4.into())).at(bits)
+}
+
+/// `ln 2 = 2 artanh(1/3)`
+fn ln_2_worked_out(bits: u32) -> Enclosure {
+    let w = bits + GUARD;
+    // The third is cut off by less than a unit, and artanh changes at most 4/3 times as fast.
+    let sum = series::artanh(&(Whole::one() << w).div_floor(&3.into()), w);
+    Enclosure::around(Sum { error: sum.error + 2, ..sum }, w).times_int(&2.into()).at(bits)
+}
+
+/// The inverse tangent of `place/8`.
+fn arctan_of_place(place: usize, bits: u32) -> Enclosure {
+    /// By doubling `tan(a/2) = tan a / (1 + √(1 + tan² a))` once, where it is above a half.
+    fn worked_out(place: i64, bits: u32) -> Enclosure {
+        let w = bits + GUARD;
+        let one = Enclosure::int(1, w);
+        let tangent = one.times_int(&place.into()).over_int(&PLACES.into());
+        let below = one.plus(&tangent.squared()).root(2).map(|root| one.plus(&root));
+        let half = below.and_then(|below| tangent.over(&below)).unwrap_or(tangent);
+        let width = (&half.high - &half.low).to_i64().unwrap_or(i64::MAX / 2);
+        let sum = series::arctan(&half.low, w);
+        Enclosure::around(Sum { error: sum.error + width, ..sum }, w).times_int(&2.into()).at(bits)
+    }
+    static KEPT: LazyLock<[Vec<Enclosure>; 2]> = LazyLock::new(|| {
+        KNOWN_BITS.map(|bits| (0..=PLACES).map(|n| worked_out(n, bits)).collect())
+    });
+    match KNOWN_BITS.iter().position(|&known| bits <= known) {
+        Some(i) => KEPT[i][place].at(bits),
+        None => worked_out(place as i64, bits),
+    }
+}
 
 impl Enclosure {
-    /// A ball of radius `2^-exponent` around zero, at this precision.
-    fn tiny(exponent: u32, bits: u32) -> Self {
-        let radius = up(&(Whole::one() << bits), exponent);
-        Self::new(-&radius, radius, bits)
+    /// A sum with its bound.
+    fn around(sum: Sum, bits: u32) -> Self {
+        Self::new(&sum.value - sum.error, sum.value + sum.error, bits)
     }
 
     /// The circle's circumference over its diameter.
     #[must_use]
     pub fn pi(bits: u32) -> Self {
-        static KNOWN: LazyLock<Enclosure> = LazyLock::new(|| Enclosure::pi_worked_out(KNOWN_BITS));
-        if bits <= KNOWN_BITS { KNOWN.at(bits) } else { Self::pi_worked_out(bits) }
-    }
-
-    fn pi_worked_out(bits: u32) -> Self {
-        let w = bits + GUARD;
-        let (a, b) = (arctan_of_inverse(5, w), arctan_of_inverse(239, w));
-        a.times_int(&16.into()).minus(&b.times_int(&4.into())).at(bits)
+        PI.at(bits)
     }
 
     /// The real root; `None` when an even root may be of a negative number.
@@ -67,14 +121,14 @@ impl Enclosure {
         if self.low.abs() > limit || self.high.abs() > limit {
             return None;
         }
-        let low = exp_of_point(&self.ends().0);
+        let low = exp_of_point(&self.low, self.bits);
         let width = &self.high - &self.low;
         if width.is_zero() {
             return Some(low);
         }
         // e^(a + w) ≤ e^a + 2w·e^a for 0 ≤ w ≤ 1
         if width > Whole::one() << self.bits {
-            return Some(Self::hull(&low, &exp_of_point(&self.ends().1)));
+            return Some(Self::hull(&low, &exp_of_point(&self.high, self.bits)));
         }
         let more = up(&(&low.high * width * 2), self.bits);
         Some(Self::new(low.low, low.high + more, self.bits))
@@ -86,8 +140,11 @@ impl Enclosure {
         if !self.low.is_positive() {
             return None;
         }
-        let low = ln_of_point(&self.ends().0);
+        let low = ln_of_point(&self.low, self.bits);
         let width = &self.high - &self.low;
+        if width.is_zero() {
+            return Some(low);
+        }
         // ln(a + w) ≤ ln a + w/a
         let more = (width << self.bits).div_ceil(&self.low);
         Some(Self::new(low.low, low.high + more, self.bits))
@@ -108,22 +165,26 @@ impl Enclosure {
     /// `sin(self + quarters · π/2)`: the value at the low end, widened by the width of the interval,
     /// since neither function changes faster than its argument.
     fn circular(&self, quarters: i64) -> Self {
-        let w = self.bits + GUARD + self.whole_bits().min(4_000);
-        let x = self.ends().0.at(w);
-        let half_pi = Self::pi(w).over_int(&2.into());
-        let quarter_pi: Whole = &half_pi.low >> 1;
-        let turns: Whole = (&x.low + quarter_pi).div_floor(&half_pi.low);
-        let r = x.minus(&half_pi.times_int(&turns));
-        let quadrant = (&turns + quarters).mod_floor(&4.into()).to_i64().unwrap_or(0);
-        let value = match quadrant {
-            0 => sin_series(&r),
-            1 => cos_series(&r),
-            2 => sin_series(&r).negated(),
-            _ => cos_series(&r).negated(),
-        };
-        let value = value.at(self.bits);
-        let width = &self.high - &self.low;
         let one = Whole::one() << self.bits;
+        let size = self.whole_bits();
+        if size > LARGEST_ANGLE {
+            return Self::new(-&one, one, self.bits);
+        }
+        let w = self.bits + GUARD;
+        // Bits of the whole part are lost when whole quarters are taken away.
+        let x = &self.low << (GUARD + size);
+        // The units of π, with one bit less, are those of its half.
+        let half_pi = Self { bits: w + size, ..Self::pi(w + size - 1) };
+        let quarter_pi: Whole = &half_pi.low >> 1;
+        let turns: Whole = (&x + quarter_pi).div_floor(&half_pi.low);
+        let r = half_pi.times_int(&-&turns);
+        let r = Self::new(&x + r.low, &x + r.high, w + size).at(w);
+        let quadrant = (&turns + quarters).mod_floor(&4.into()).to_i64().unwrap_or(0);
+        let sum =
+            if quadrant % 2 == 0 { series::sine(&r.low, w) } else { series::cosine(&r.low, w) };
+        let value = Self::around(sum, w);
+        let value = if quadrant < 2 { value } else { value.negated() }.at(self.bits);
+        let width = (&self.high - &self.low) + up(&(r.high - r.low), GUARD);
         let low = (value.low - &width).max(-&one).min(one.clone());
         let high = (value.high + &width).min(one.clone()).max(-&one);
         Self::new(low, high, self.bits)
@@ -133,7 +194,7 @@ impl Enclosure {
     #[must_use]
     pub fn arctan(&self) -> Self {
         // It rises, and not faster than its argument.
-        let low = arctan_of_point(&self.ends().0);
+        let low = arctan_of_point(&self.low, self.bits);
         let width = &self.high - &self.low;
         Self::new(low.low, low.high + width, self.bits)
     }
@@ -166,158 +227,70 @@ impl Enclosure {
     }
 }
 
-/// `arctan(1/n)` for a whole number above one.
-fn arctan_of_inverse(n: i64, bits: u32) -> Enclosure {
-    let square = Whole::from(n * n);
-    let mut power = Enclosure::int(1, bits).over_int(&n.into());
-    let mut sum = power.clone();
-    let mut k = 1i64;
-    while power.high > Whole::one() {
-        power = power.over_int(&square);
-        let term = power.over_int(&(2 * k + 1).into());
-        sum = if k % 2 == 1 { sum.minus(&term) } else { sum.plus(&term) };
-        k += 1;
-    }
-    // The terms alternate and fall: what is left out is less than the last.
-    sum.plus(&Enclosure::tiny(bits.saturating_sub(1), bits))
+fn exp_of_point(x: &Whole, bits: u32) -> Enclosure {
+    // x = k·ln 2 + r; a first look at k says how many bits its product with ln 2 needs.
+    let near = LN_2.at(bits + GUARD);
+    let half: Whole = &near.low >> 1;
+    let k = ((x << GUARD) + half).div_floor(&near.low);
+    let times = k.to_i64().unwrap_or(0);
+    let w = bits + GUARD + u32::try_from(times).unwrap_or(0);
+    let fine = w + u32::try_from(k.bits()).unwrap_or(0);
+    let r = LN_2.at(fine).times_int(&-&k);
+    let x = x << (fine - bits);
+    let r = Enclosure::new(&x + r.low, x + r.high, fine).at(w);
+    let sum = series::exponential(&r.low, w);
+    let high = &sum.value + sum.error + (r.high - r.low) * 2;
+    let value = Enclosure::new(sum.value - sum.error, high, w);
+    // Twice for each k: the point moves.
+    let by = u32::try_from(i64::from(w) - i64::from(bits) - times).unwrap_or(0);
+    Enclosure::new(&value.low >> by, up(&value.high, by), bits)
 }
 
-fn exp_of_point(x: &Enclosure) -> Enclosure {
-    let whole = (&x.high >> x.bits).to_i64().unwrap_or(0).max(0);
-    let extra = u32::try_from(whole * 3 / 2).unwrap_or(0);
-    let halvings = x.whole_bits() + 8;
-    let w = x.bits + GUARD + extra + halvings;
-    let r = x.at(w);
-    // An exact halving: the precision has room for it.
-    let r = Enclosure::new(&r.low >> halvings, up(&r.high, halvings), w);
-    let mut term = Enclosure::int(1, w);
-    let mut sum = term.clone();
-    let mut k = 1i64;
-    loop {
-        term = term.times(&r).over_int(&k.into());
-        sum = sum.plus(&term);
-        k += 1;
-        if term.is_below(w - 2) {
-            break;
-        }
-    }
-    // |r| < 1/128, so all further terms together are below the last.
-    let mut result = sum.plus(&Enclosure::tiny(w - 2, w));
-    for _ in 0..halvings {
-        result = result.squared();
-    }
-    result.at(x.bits)
-}
-
-/// `2 artanh z = ln((1 + z)/(1 - z))` for `|z| ≤ 1/3`.
-fn twice_artanh(z: &Enclosure) -> Enclosure {
-    let square = z.squared();
-    let mut power = z.clone();
-    let mut sum = z.clone();
-    let mut k = 1i64;
-    loop {
-        power = power.times(&square);
-        let term = power.over_int(&(2 * k + 1).into());
-        sum = sum.plus(&term);
-        k += 1;
-        if power.is_below(z.bits - 3) {
-            break;
-        }
-    }
-    // z² ≤ 1/9: the rest of the geometric series is below the last power.
-    sum.plus(&Enclosure::tiny(z.bits - 3, z.bits)).times_int(&2.into())
-}
-
-fn ln_of_point(x: &Enclosure) -> Enclosure {
-    let w = x.bits + GUARD;
-    let shift = x.low.bits() as i64 - i64::from(x.bits);
+fn ln_of_point(x: &Whole, bits: u32) -> Enclosure {
+    let w = bits + GUARD;
+    let shift = x.bits() as i64 - i64::from(bits);
     // m = x / 2^shift lies in [1/2, 1); doubled when below 0.7 it lies in [0.7, 1.4).
     let place = |shift: i64| {
-        let by = i64::from(w) - i64::from(x.bits) - shift;
-        let m = if let Ok(by) = u32::try_from(by) {
-            let n = &x.low << by;
-            Enclosure::new(n.clone(), n, w)
-        } else {
-            let by = u32::try_from(-by).unwrap_or(u32::MAX);
-            Enclosure::new(&x.low >> by, up(&x.low, by), w)
-        };
-        (m, shift)
+        let by = i64::from(w) - i64::from(bits) - shift;
+        u32::try_from(by).map_or_else(|_| x >> u32::try_from(-by).unwrap_or(u32::MAX), |by| x << by)
     };
-    let (mut m, mut shift) = place(shift);
-    if m.low < ((Whole::one() << w) * 7u32) / 10u32 {
-        (m, shift) = place(shift - 1);
+    let one = Whole::one() << w;
+    let (mut m, mut shift) = (place(shift), shift);
+    if m < &one * 7u32 / 10u32 {
+        shift -= 1;
+        m = place(shift);
     }
-    let one = Enclosure::int(1, w);
-    let z = m.minus(&one).over(&m.plus(&one)).unwrap_or_else(|| Enclosure::int(0, w));
-    let value = twice_artanh(&z);
+    let z = ((&m - &one) << w).div_floor(&(m + one));
+    let sum = series::artanh(&z, w);
+    // m and z are each cut off by less than a unit, and artanh changes at most 1.04 times as fast.
+    let value = Enclosure::around(Sum { error: sum.error + 3, ..sum }, w).times_int(&2.into());
     if shift == 0 {
-        return value.at(x.bits);
+        return value.at(bits);
     }
-    value.plus(&ln_2(w).times_int(&shift.into())).at(x.bits)
+    value.plus(&LN_2.at(w).times_int(&shift.into())).at(bits)
 }
 
-/// `ln 2 = 2 artanh(1/3)`
-fn ln_2(bits: u32) -> Enclosure {
-    fn worked_out(bits: u32) -> Enclosure {
-        twice_artanh(&Enclosure::int(1, bits).over_int(&3.into()))
+fn arctan_of_point(x: &Whole, bits: u32) -> Enclosure {
+    if x.is_negative() {
+        return arctan_of_point(&-x, bits).negated();
     }
-    static KNOWN: LazyLock<Enclosure> = LazyLock::new(|| worked_out(KNOWN_BITS));
-    if bits <= KNOWN_BITS { KNOWN.at(bits) } else { worked_out(bits) }
-}
-
-fn sin_series(r: &Enclosure) -> Enclosure {
-    alternating(r, r.clone(), 1)
-}
-
-fn cos_series(r: &Enclosure) -> Enclosure {
-    alternating(r, Enclosure::int(1, r.bits), 0)
-}
-
-/// `Σ (-1)^k r^(2k + start) / (2k + start)!` for `|r| < 1`.
-fn alternating(r: &Enclosure, first: Enclosure, start: i64) -> Enclosure {
-    let square = r.squared();
-    let mut term = first.clone();
-    let mut sum = first;
-    let mut n = start;
-    let mut minus = true;
-    loop {
-        term = term.times(&square).over_int(&((n + 1) * (n + 2)).into());
-        n += 2;
-        sum = if minus { sum.minus(&term) } else { sum.plus(&term) };
-        minus = !minus;
-        if term.is_below(r.bits - 2) {
-            break;
-        }
+    let w = bits + GUARD;
+    let one = Whole::one() << w;
+    // Above one: arctan x = π/2 - arctan(1/x).
+    let is_above = *x > Whole::one() << bits;
+    let y = if is_above { (Whole::one() << (w + bits)).div_floor(x) } else { x << GUARD };
+    // arctan y = arctan c + arctan((y - c)/(1 + cy)) with c the nearest eighth.
+    let half: Whole = &one >> 1;
+    let place = (&y * PLACES + half) >> w;
+    let z = ((&y * PLACES - &place * &one) << w).div_floor(&(&one * PLACES + &place * &y));
+    let sum = series::arctan(&z, w);
+    // y and z are each cut off by less than a unit, and arctan changes no faster than its argument.
+    let rest = Enclosure::around(Sum { error: sum.error + 2, ..sum }, w);
+    let value = rest.plus(&arctan_of_place(place.to_i64().unwrap_or(0) as usize, w));
+    if is_above {
+        return Enclosure::pi(w).over_int(&2.into()).minus(&value).at(bits);
     }
-    sum.plus(&Enclosure::tiny(r.bits - 2, r.bits))
-}
-
-fn arctan_of_point(x: &Enclosure) -> Enclosure {
-    if x.low.is_zero() {
-        return x.clone();
-    }
-    let w = x.bits + GUARD + x.whole_bits().min(4_000);
-    let mut y = x.at(w);
-    let one = Enclosure::int(1, w);
-    // arctan y = 2 arctan(y / (1 + √(1 + y²)))
-    for _ in 0..4 {
-        let below = one.plus(&y.squared()).root(2).map(|root| one.plus(&root));
-        y = below.and_then(|below| y.over(&below)).unwrap_or(y);
-    }
-    let square = y.squared();
-    let mut power = y.clone();
-    let mut sum = y;
-    let mut k = 1i64;
-    loop {
-        power = power.times(&square);
-        let term = power.over_int(&(2 * k + 1).into());
-        sum = if k % 2 == 1 { sum.minus(&term) } else { sum.plus(&term) };
-        k += 1;
-        if power.is_below(w - 2) {
-            break;
-        }
-    }
-    sum.plus(&Enclosure::tiny(w - 2, w)).times_int(&16.into()).at(x.bits)
+    value.at(bits)
 }
 
 #[cfg(test)]
@@ -358,6 +331,40 @@ mod tests {
             (of(1, 2, b).arcsin(),                        "0.5235987755982988730771072305465838140"),
         ] {
             assert!(digits(&value).starts_with(expected), "{} for {expected}", digits(&value));
+        }
+    }
+
+    /// What few bits enclose, many bits enclose too.
+    #[test]
+    fn rough_and_fine_enclosures_meet() {
+        type Of = fn(&Enclosure) -> Option<Enclosure>;
+        let functions: [(&str, Of); 6] = [
+            ("exp", Enclosure::exp),
+            ("ln", Enclosure::ln),
+            ("sin", |x| Some(x.sin())),
+            ("cos", |x| Some(x.cos())),
+            ("arctan", |x| Some(x.arctan())),
+            ("square root", |x| x.root(2)),
+        ];
+        let sizes = [1, 3, 8, 10, 100, 355, 9_999, 1 << 20];
+        for (name, function) in functions {
+            for (n, d) in sizes.iter().flat_map(|&n| sizes.map(|d| (n, d))) {
+                for n in [n, -n] {
+                    let Some(fine) = function(&of(n, d, 400)) else { continue };
+                    for bits in [4, 20, 34, 64, 90, 200] {
+                        let rough = function(&of(n, d, bits));
+                        // Few bits may not tell a small number from zero.
+                        let Some(rough) = rough else { continue };
+                        let meets = rough.low() <= fine.high() && fine.low() <= rough.high();
+                        assert!(meets, "{name} of {n}/{d} with {bits} bits");
+                        let exact = of(n, d, bits);
+                        let is_point = exact.low == exact.high;
+                        let width = (rough.high - rough.low).bits();
+                        let allowed = if name == "exp" { 8 + fine.high.bits() } else { 8 };
+                        assert!(!is_point || width <= allowed, "{name} of {n}/{d} is too wide");
+                    }
+                }
+            }
         }
     }
 

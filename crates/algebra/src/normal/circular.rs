@@ -10,8 +10,8 @@ use crate::number::{Rational, from_int};
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
-/// Angles that are tried as the value of an inverse function: multiples of π over this.
-const PARTS: i64 = 120;
+/// Angles that are tried as the value of an inverse function: multiples of π over this, half degrees.
+const PARTS: i64 = 360;
 /// Largest multiple of an angle that is worked out by the addition formulas.
 const MULTIPLE: i64 = 24;
 
@@ -192,6 +192,11 @@ impl Normaliser<'_> {
         {
             return Ok(found);
         }
+        if let Some(angle) = self.angle_of_sine(&value)?
+            && let Some((n, rest)) = self.half_turns(&angle)?
+        {
+            return Ok(if n % 2 == 0 { rest } else { rest.negated() });
+        }
         Ok(odd(KernelKind::Arcsin, value))
     }
 
@@ -201,7 +206,70 @@ impl Normaliser<'_> {
         {
             return Ok(found);
         }
+        if let Some(angle) = self.angle_of_tangent(&value)?
+            && let Some((_, rest)) = self.half_turns(&angle)?
+        {
+            return Ok(rest);
+        }
         Ok(odd(KernelKind::Arctan, value))
+    }
+
+    /// The angle whose sine a constant is, when it is written as a sine or a cosine.
+    fn angle_of_sine(&mut self, value: &Quotient) -> Result<Option<Quotient>, NotNormal> {
+        let is_negative = value.numerator().leading().is_negative();
+        let positive = if is_negative { value.negated() } else { value.clone() };
+        let Some(kernel) = positive.as_kernel() else { return Ok(None) };
+        let inside = &kernel.arguments[0];
+        let angle = match kernel.kind {
+            KernelKind::Sin => inside.clone(),
+            // cos a = sin(a + π/2)
+            KernelKind::Cos => {
+                let half = Quotient::constant(Rational::new(1.into(), 2.into()));
+                inside.plus(&pi().times(&half, self.budget)?, self.budget)?
+            }
+            _ => return Ok(None),
+        };
+        Ok(Some(if is_negative { angle.negated() } else { angle }))
+    }
+
+    /// The angle whose tangent a constant is, when it is written as a sine over a cosine, or the other way round.
+    fn angle_of_tangent(&mut self, value: &Quotient) -> Result<Option<Quotient>, NotNormal> {
+        let is_negative = value.numerator().leading().is_negative();
+        let above = Quotient::whole(value.numerator().clone());
+        let above = if is_negative { above.negated() } else { above };
+        let below = Quotient::whole(value.denominator().clone());
+        let (Some(above), Some(below)) = (above.as_kernel(), below.as_kernel()) else {
+            return Ok(None);
+        };
+        if above.arguments != below.arguments {
+            return Ok(None);
+        }
+        let angle = &above.arguments[0];
+        let angle = match (above.kind, below.kind) {
+            (KernelKind::Sin, KernelKind::Cos) => angle.clone(),
+            // cos a / sin a = tan(π/2 - a)
+            (KernelKind::Cos, KernelKind::Sin) => {
+                let half = Quotient::constant(Rational::new(1.into(), 2.into()));
+                pi().times(&half, self.budget)?.minus(angle, self.budget)?
+            }
+            _ => return Ok(None),
+        };
+        Ok(Some(if is_negative { angle.negated() } else { angle }))
+    }
+
+    /// A constant angle as half turns and a rest strictly between -π/2 and π/2; `None` where that is not told.
+    fn half_turns(&mut self, angle: &Quotient) -> Result<Option<(i64, Quotient)>, NotNormal> {
+        let bits = 64;
+        let turns = constant::enclose(angle, bits, self.budget)
+            .and_then(|angle| angle.over(&crate::ball::Enclosure::pi(bits)));
+        let Some(turns) = turns else { return Ok(None) };
+        let nearest = turns.low().round();
+        let half = Rational::new(1.into(), 2.into());
+        let is_inside = &nearest - &half < turns.low() && turns.high() < &nearest + &half;
+        let Some(n) = nearest.to_integer().to_i64().filter(|_| is_inside) else { return Ok(None) };
+        let rest =
+            angle.minus(&pi().times(&Quotient::constant(nearest), self.budget)?, self.budget)?;
+        Ok(Some((n, rest)))
     }
 
     /// The multiple of π that is the inverse function's value, proved by putting it back.

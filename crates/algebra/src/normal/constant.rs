@@ -91,6 +91,7 @@ fn enclose_kernel(kernel: &Kernel, bits: u32, budget: &mut Budget) -> Option<Enc
         KernelKind::Arctan => Some(argument(0)?.arctan()),
         KernelKind::Factorial | KernelKind::SignPower => None,
         KernelKind::Algebraic => super::algebraic::enclosure(kernel, bits),
+        KernelKind::Crossing => super::crossing::enclosure(kernel, bits, budget),
     }
 }
 
@@ -193,6 +194,8 @@ fn cost(poly: &Poly, bits: u32) -> usize {
                     KernelKind::Root(index) => 4 + 2 * index as usize,
                     KernelKind::Algebraic => 40 * kernel.arguments.len(),
                     KernelKind::Absolute | KernelKind::Factorial => 1,
+                    // Its function is looked at some dozens of times.
+                    KernelKind::Crossing => 20 * bits as usize,
                     _ => bits as usize / 2,
                 }
     };
@@ -371,6 +374,9 @@ impl Algebraic {
 #[must_use]
 pub fn mixes_units(value: &Quotient, budget: &mut Budget) -> bool {
     let parts = value.numerator().grouped(|atom| matches!(atom, Atom::Unit(_)));
+    if parts.len() < 2 {
+        return false;
+    }
     let mut apart = |part: &Poly| poly_sign(part, budget).is_some_and(|sign| sign != 0);
     parts.values().filter(|part| apart(part)).count() > 1
 }

@@ -60,6 +60,9 @@ pub enum KernelKind {
     /// A real algebraic number: two bounds, then the whole coefficients of its square-free polynomial,
     /// lowest power first. It is the only root between the bounds.
     Algebraic,
+    /// A real number at which a function crosses zero: two bounds, then the function, in a letter of its own.
+    /// It crosses zero nowhere else between the bounds.
+    Crossing,
 }
 
 impl Atom {
@@ -91,6 +94,7 @@ impl Atom {
                 found.insert(name.to_string());
             }
             Self::Constant(_) | Self::Unit(_) => {}
+            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => {}
             Self::Kernel(kernel) => {
                 for argument in &kernel.arguments {
                     argument.numerator().collect_symbols(found);
@@ -106,6 +110,7 @@ impl Atom {
         match self {
             Self::Symbol(name) => &**name == letter,
             Self::Constant(_) | Self::Unit(_) => false,
+            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => false,
             Self::Kernel(kernel) => kernel.arguments.iter().any(|a| a.mentions(letter)),
         }
     }
@@ -116,6 +121,7 @@ impl Atom {
         match self {
             Self::Symbol(_) => false,
             Self::Constant(_) | Self::Unit(_) => true,
+            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => true,
             Self::Kernel(kernel) => kernel.arguments.iter().all(Quotient::is_constant),
         }
     }
@@ -173,6 +179,23 @@ impl Atom {
 }
 
 impl Kernel {
+    /// Where a number lies that only a polynomial or a function tells, as a decimal of six places.
+    #[must_use]
+    pub fn near(&self) -> Option<String> {
+        match self.kind {
+            KernelKind::Algebraic => super::algebraic::near(self),
+            KernelKind::Crossing => super::crossing::near(self),
+            _ => None,
+        }
+    }
+
+    /// Whether it is a number that is written as a decimal near it.
+    #[must_use]
+    pub fn is_written_near(&self) -> bool {
+        matches!(self.kind, KernelKind::Algebraic | KernelKind::Crossing)
+            || self.arguments.iter().any(Quotient::is_written_near)
+    }
+
     /// `cos 87°` is shown as `sin 3°`.
     fn smaller_angle(&self) -> Option<Expr> {
         let turns = super::circular::turns(self.arguments.first()?)?;
@@ -221,8 +244,9 @@ impl Kernel {
             KernelKind::Arcsin => call(Function::Arcsin),
             KernelKind::Arctan => call(Function::Arctan),
             KernelKind::Factorial => ExprKind::Factorial(first()).into(),
-            KernelKind::Algebraic => super::algebraic::near(self)
-                .map_or_else(|| Expr::int(0), |text| Expr::decimal(&text)),
+            KernelKind::Algebraic | KernelKind::Crossing => {
+                self.near().map_or_else(|| Expr::int(0), |text| Expr::decimal(&text))
+            }
         }
     }
 }
@@ -265,6 +289,41 @@ impl Monomial {
     #[must_use]
     pub fn is_one(&self) -> bool {
         self.0.is_empty()
+    }
+
+    /// The roots of one index above two, each as one root of a product, and what is left: `∛2 · ∛x` is shown
+    /// as `∛(2x)`. Of even roots at most one has letters inside: what is under the joined one is not negative where
+    /// that one is defined, and nowhere else.
+    #[must_use]
+    pub(super) fn with_roots_joined(&self) -> (Self, Vec<(u32, Poly)>) {
+        let index_of = |atom: &Atom| match atom.as_kernel()?.kind {
+            KernelKind::Root(index) if index > 2 => Some(index),
+            _ => None,
+        };
+        let indices: BTreeSet<u32> = self.iter().filter_map(|(atom, _)| index_of(atom)).collect();
+        let (mut rest, mut joined) = (self.clone(), Vec::new());
+        for index in indices {
+            let roots: Vec<&(Atom, u32)> =
+                self.iter().filter(|(atom, _)| index_of(atom) == Some(index)).collect();
+            let with_letters: u32 =
+                roots.iter().filter(|(atom, _)| !atom.is_constant()).map(|(_, n)| n).sum();
+            if roots.len() < 2 || (index % 2 == 0 && with_letters > 1) {
+                continue;
+            }
+            let mut budget = crate::budget::Budget::for_verdict();
+            let product = roots.iter().try_fold(Poly::int(1), |product, (atom, exponent)| {
+                let (_, radicand) = atom.relation()?;
+                let power = radicand.power(*exponent, &mut budget).ok()?;
+                product.multiply(&power, &mut budget).ok()
+            });
+            if let Some(product) = product {
+                for (atom, _) in roots {
+                    rest.set(atom, 0);
+                }
+                joined.push((index, product));
+            }
+        }
+        (rest, joined)
     }
 
     /// The sum of the exponents.

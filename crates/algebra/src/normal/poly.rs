@@ -410,6 +410,8 @@ impl Poly {
             let mut product: Option<Expr> = None;
             let mut under = Rational::one();
             let mut roots = 0;
+            let (monomial, joined) = monomial.with_roots_joined();
+            let monomial = &monomial;
             let letters_root = monomial.iter().find_map(|(atom, exponent)| {
                 let kernel = atom.as_kernel().filter(|_| *exponent == 1)?;
                 (kernel.kind == super::KernelKind::Root(2)).then_some((atom, kernel))
@@ -431,6 +433,15 @@ impl Poly {
                 product = Some(match product {
                     Some(before) => before.times(factor),
                     None => factor,
+                });
+            }
+            // 3x ∛(2x): the roots that were put together come last.
+            for (index, radicand) in joined {
+                let radicand = Box::new(radicand.to_expr());
+                let root: Expr = crate::expr::ExprKind::Root { index, radicand }.into();
+                product = Some(match product {
+                    Some(before) => before.times(root),
+                    None => root,
                 });
             }
             if roots > 0 {

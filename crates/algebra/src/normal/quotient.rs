@@ -1,6 +1,6 @@
 //! A quotient of two polynomials; the denominator is never the zero polynomial.
 
-use super::{Atom, Poly};
+use super::{Atom, Kernel, Poly};
 use crate::budget::{Budget, Spent};
 use crate::expr::{Expr, ExprKind};
 use crate::number::Rational;
@@ -84,6 +84,23 @@ impl Quotient {
     #[must_use]
     pub fn is_constant(&self) -> bool {
         self.numerator.is_constant() && self.denominator.is_constant()
+    }
+
+    /// Whether a number takes part that only its polynomial, or its function, tells: it is written as a
+    /// decimal near it, so what is written says something else.
+    #[must_use]
+    pub fn is_written_near(&self) -> bool {
+        let near = |atom: &Atom| atom.as_kernel().is_some_and(Kernel::is_written_near);
+        [&self.numerator, &self.denominator].iter().any(|p| p.atoms().into_iter().any(near))
+    }
+
+    /// The kernel that it is, without anything else.
+    #[must_use]
+    pub fn as_kernel(&self) -> Option<&Kernel> {
+        let (monomial, factor) =
+            self.numerator.as_term().filter(|_| self.denominator == Poly::int(1))?;
+        let (atom, _) = monomial.iter().next().filter(|_| monomial.degree() == 1)?;
+        atom.as_kernel().filter(|_| factor.is_one())
     }
 
     /// Whether `letter` stands anywhere in it.

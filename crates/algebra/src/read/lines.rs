@@ -11,7 +11,12 @@ use crate::line::{Line, Piece, Relation};
 const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
 
 pub(super) fn read(text: &str, tokens: &[Token], quantities: bool) -> Result<Reading, ReadError> {
-    let trimmed = trim(tokens);
+    // `x = 0, π, 2π, ...` says more than the values that are written: it is no list of them.
+    if goes_on(tokens) {
+        let line = Line::Sentence(Span::new(0, text.len()));
+        return Ok(Reading { line, notes: Vec::new(), unlabelled: None });
+    }
+    let trimmed = trim(without_count_note(text, trim(tokens)));
     let text = Source { text, quantities };
     let text = &text;
     if trimmed.is_empty() {
@@ -152,6 +157,48 @@ fn trim(mut tokens: &[Token]) -> &[Token] {
             _ => return tokens,
         }
     }
+}
+
+/// Whether dots at the end of a line with a relation say that it goes on.
+fn goes_on(tokens: &[Token]) -> bool {
+    let has_relation = tokens.iter().any(|token| matches!(token.kind, T::Relation(_)));
+    has_relation && matches!(tokens, [.., a, b] if a.kind == T::Stop && b.kind == T::Stop)
+}
+
+/// Words of a note that says what a letter counts: "where n is an integer", "n ∈ ℤ".
+const COUNT_WORDS: &[&str] = &[
+    "where", "for", "with", "all", "any", "every", "each", "some", "is", "an", "a", "in", "n", "k",
+    "m", "integer", "integers", "whole", "number", "numbers", "z", "ℤ",
+];
+
+/// Leaves out a note at the end which says that a letter of the line stands for the whole numbers, as it does
+/// anyway: `x = π/4 + πn, n ∈ ℤ`.
+fn without_count_note<'a>(text: &str, tokens: &'a [Token]) -> &'a [Token] {
+    let begins = |token: &Token| {
+        matches!(token.kind, T::Comma | T::Semicolon | T::Open('('))
+            || word(token).is_some_and(|w| matches!(w.as_str(), "where" | "for" | "with"))
+    };
+    let Some(start) = tokens.iter().rposition(begins).filter(|start| *start > 0) else {
+        return tokens;
+    };
+    let (line, note) = tokens.split_at(start);
+    let mut words = Vec::new();
+    for token in note {
+        match &token.kind {
+            T::Comma | T::Semicolon | T::Open(_) | T::Close(_) | T::Stop | T::In => {}
+            _ => match word(token) {
+                Some(word) if COUNT_WORDS.contains(&word.as_str()) => words.push(word),
+                _ => return tokens,
+            },
+        }
+    }
+    let counts = |w: &String| matches!(w.as_str(), "integer" | "integers" | "whole" | "z" | "ℤ");
+    let letters: Vec<&String> =
+        words.iter().filter(|w| matches!(w.as_str(), "n" | "k" | "m")).collect();
+    let end = line.last().map_or(0, |token| token.span.end);
+    let is_used = |letter: &&String| text.get(..end).is_some_and(|t| t.contains(letter.as_str()));
+    let is_note = words.iter().any(counts) && letters.len() == 1 && letters.iter().all(is_used);
+    if is_note { line } else { tokens }
 }
 
 /// "no solution", "all real numbers".

@@ -93,6 +93,14 @@ fn power_of_call(part: &Expr) -> bool {
 
 /// `3/4 × 2/3`, which is read as `((3/4) × 2)/3`, as `(3 × 2)/(4 × 3)`.
 fn product_of_fractions(part: &Expr) -> Option<Expr> {
+    if let ExprKind::Multiply(first, second) = &part.kind
+        && let (ExprKind::Divide(a, b), ExprKind::Divide(c, d)) = (&first.kind, &second.kind)
+    {
+        // Both are fractions of whole numbers.
+        number(first).and(number(second))?;
+        let (up, down) = ((**a).clone().times((**c).clone()), (**b).clone().times((**d).clone()));
+        return Some(up.over(down));
+    }
     let ExprKind::Divide(product, below) = &part.kind else { return None };
     let ExprKind::Multiply(first, above) = &product.kind else { return None };
     let ExprKind::Divide(..) = &first.kind else { return None };
@@ -105,8 +113,19 @@ fn product_of_fractions(part: &Expr) -> Option<Expr> {
     Some(up.over((**b).clone().times((**below).clone())))
 }
 
+/// The value of a number, or of a product of whole numbers and decimals that needs no line between.
+fn product_value(expr: &Expr) -> Option<Rational> {
+    match &expr.kind {
+        ExprKind::Multiply(a, b) => Some(product_value(a)? * product_value(b)?),
+        _ => number(expr),
+    }
+}
+
 fn worked(part: &Expr, a: &Expr, b: &Expr) -> Option<Expr> {
-    let (a, b) = (number(a)?, number(b)?);
+    let (a, b) = match part.kind {
+        ExprKind::Multiply(..) => (product_value(a)?, product_value(b)?),
+        _ => (number(a)?, number(b)?),
+    };
     let value = match part.kind {
         ExprKind::Multiply(..) => a * b,
         _ if b.is_zero() => return None,

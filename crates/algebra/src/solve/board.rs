@@ -11,6 +11,7 @@ mod inequality;
 mod kernels;
 mod one_call;
 mod quadratic;
+mod waves;
 
 use super::steps::{Rule, Step, Unsolved};
 use super::{Interval, Solutions, Writing, gathered, peeled, sets, solve_linear};
@@ -25,7 +26,7 @@ use crate::normal::{
 use crate::number::{Rational, from_int};
 use crate::step::Role;
 use num_integer::Integer;
-use num_traits::{One, Signed, Zero};
+use num_traits::{One, Signed, ToPrimitive, Zero};
 
 /// Most lines of one working.
 const LINES: usize = 14;
@@ -156,7 +157,13 @@ fn angles(line: &Line, answer: &Line, letter: &str) -> Option<Line> {
     };
     let angle = inside(parts.first()?)?;
     let is_shared = parts.iter().all(|part| inside(part).as_ref() == Some(&angle));
-    if !is_shared || angle == Expr::symbol(letter) || !angle.symbols().contains(letter) {
+    let is_plain = |angle: &Expr| *angle == Expr::symbol(letter);
+    // In degrees the letter stands under its sign.
+    let is_letter = match &angle.kind {
+        ExprKind::Degree(inside) => is_plain(inside),
+        _ => is_plain(&angle),
+    };
+    if !is_shared || is_letter || !angle.symbols().contains(letter) {
         return None;
     }
     let solutions: Vec<&Line> = match answer {
@@ -202,10 +209,22 @@ fn last_rule(last: Option<&Line>, answer: &Line) -> Rule {
         _ if near => Rule::CloseIn,
         Some(Line::AnyOf(lines)) if lines.iter().all(is_circular) => Rule::Angles,
         Some(Line::AnyOf(_)) => Rule::SolveEach,
+        Some(line) if power_of_letter(line).is_some() => {
+            Rule::RootBoth(power_of_letter(line).unwrap_or(2))
+        }
         Some(line) if is_circular(line) && *answer != Line::NoSolution => Rule::Angles,
+        Some(line) if is_circular(line) => Rule::BeyondOne,
         Some(line) if never_negative(line) && *answer == Line::NoSolution => Rule::NeverNegative,
         _ => Rule::FindSolutions,
     }
+}
+
+/// The exponent of `x³ = π`, whose root is taken next.
+fn power_of_letter(line: &Line) -> Option<u32> {
+    let (left, right) = line.as_equation()?;
+    let ExprKind::Power(base, exponent) = &left.kind else { return None };
+    let is_plain = matches!(base.kind, ExprKind::Symbol(_)) && right.symbols().is_empty();
+    exponent.as_plain_number().filter(|n| is_plain && n.is_integer())?.to_integer().to_u32()
 }
 
 /// Whether a line says what the letter equals.
@@ -261,6 +280,9 @@ impl Writer<'_> {
         if self.steps.len() >= LINES {
             return Ok(());
         }
+        if self.in_waves(line) {
+            return Ok(());
+        }
         if let Some((next, rule, role)) = self.undone(line) {
             self.push(next.clone(), rule, role);
             return self.go_on(&next);
@@ -269,6 +291,12 @@ impl Writer<'_> {
             return Ok(());
         }
         let Some(equation) = self.normal(line) else { return Ok(()) };
+        if !equation.needs.whole.is_empty()
+            && let Some((next, rule, role)) = self.factorials_gone(line)
+        {
+            self.push(next.clone(), rule, role);
+            return self.go_on(&next);
+        }
         let letter = Atom::symbol(self.letter);
         let moving: Vec<Atom> = equation
             .over

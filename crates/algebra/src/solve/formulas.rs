@@ -7,7 +7,7 @@ use super::sets;
 use crate::assume::Assumptions;
 use crate::budget::Budget;
 use crate::equal::{Condition, Counterexample, Shown, Verdict, equal_given};
-use crate::expr::{Expr, ExprKind};
+use crate::expr::{Expr, ExprKind, Function};
 use crate::line::Line;
 use crate::normal::{Normaliser, NotNormal, Quotient, Values};
 use crate::number::from_int;
@@ -42,17 +42,21 @@ fn values(
     let mut found: Vec<Expr> = Vec::new();
     for candidate in isolate(difference.numerator(), letter, budget)? {
         let candidate = candidate.to_expr();
-        let put = |side: &Expr| {
-            side.map(&mut |part| match &part.kind {
-                ExprKind::Symbol(name) if name == letter => candidate.clone(),
-                _ => part,
-            })
-        };
-        match equal_given(&put(left), &put(right), assumed) {
-            Verdict::Equal { .. } => {}
-            Verdict::Different(_) | Verdict::NeverDefined => continue,
-            _ => return Err(NotNormal::NotCovered),
+        // `y = e^x` has the solution ln y, which is less than ln|y|.
+        let bare = candidate.map(&mut bare_logarithm);
+        let mut fitting = None;
+        for candidate in [candidate, bare] {
+            let (left, right) = (left.with(letter, &candidate), right.with(letter, &candidate));
+            match equal_given(&left, &right, assumed) {
+                Verdict::Equal { .. } => {
+                    fitting = Some(candidate);
+                    break;
+                }
+                Verdict::Different(_) | Verdict::NeverDefined => {}
+                _ => return Err(NotNormal::NotCovered),
+            }
         }
+        let Some(candidate) = fitting else { continue };
         if is_ruled_out(&candidate, assumed) {
             continue;
         }
@@ -74,6 +78,14 @@ pub fn formula_values(line: &Line, letter: &str, assumed: &Assumptions) -> Optio
         found = found.iter().map(|value| value.map(&mut without_bars)).collect();
     }
     Some(found)
+}
+
+/// `ln|a|` as `ln a`.
+fn bare_logarithm(part: Expr) -> Expr {
+    let ExprKind::Call { function: Function::Ln, arguments } = &part.kind else { return part };
+    let [Expr { kind: ExprKind::Absolute(inside), .. }] = &arguments[..] else { return part };
+    let arguments = vec![(**inside).clone()];
+    Expr::at(ExprKind::Call { function: Function::Ln, arguments }, part.span)
 }
 
 /// The bars around a product of positive letters are of no use.

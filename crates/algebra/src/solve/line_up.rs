@@ -22,6 +22,7 @@ use crate::number::{Rational, from_int};
 use num_integer::Integer;
 use num_traits::{Signed, ToPrimitive};
 use std::cmp::Ordering;
+use std::collections::BTreeSet;
 
 /// Most values looked at for one question.
 const VALUES: usize = 400;
@@ -63,7 +64,16 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
                 return Err(NotNormal::NotCovered);
             }
             if line.symbols().iter().all(|l| l == letter) {
-                Formula::Relation(line.clone())
+                let mut all: Vec<Formula> = moving_bases(line, letter)
+                    .into_iter()
+                    .map(|base| Line::Relations {
+                        sides: vec![base, Expr::int(0)],
+                        relations: vec![Relation::Greater],
+                    })
+                    .map(Formula::Relation)
+                    .collect();
+                all.push(Formula::Relation(line.clone()));
+                Formula::All(all)
             } else {
                 steps(line, letter, budget)?
             }
@@ -83,6 +93,35 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
     })
 }
 
+/// The bases that move together with their exponents, as in `xˣ`: such a power has a positive base.
+fn moving_bases(line: &Line, letter: &str) -> Vec<Expr> {
+    let mut found: Vec<Expr> = Vec::new();
+    for side in line.expressions() {
+        side.any(&mut |part| {
+            if let ExprKind::Power(base, exponent) = &part.kind
+                && [base, exponent].iter().all(|one| one.symbols().contains(letter))
+                && !found.contains(base)
+            {
+                found.push((**base).clone());
+            }
+            false
+        });
+    }
+    found
+}
+
+/// Whether a part is twice a letter, or one more: so a power of -1 has been told apart by its parity already.
+fn is_split(part: &Expr, letter: &str) -> bool {
+    let is_twice = |e: &Expr| *e == Expr::int(2).times(Expr::symbol(letter));
+    match &part.kind {
+        ExprKind::Power(_, exponent) => match &exponent.kind {
+            ExprKind::Add(a, _) => is_twice(a),
+            _ => is_twice(exponent),
+        },
+        _ => false,
+    }
+}
+
 /// `x = π/6 + 2πn`, where the other letter stands for whole numbers.
 fn steps(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, NotNormal> {
     let (left, right) = line.as_equation().ok_or(NotNormal::NotCovered)?;
@@ -95,21 +134,34 @@ fn steps(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, NotN
     if !is_solved || other == letter || !matches!(other.as_str(), "n" | "k" | "m") {
         return Err(NotNormal::NotCovered);
     }
+    // `nπ + (-1)ⁿ π/6`: one progression for even n, and one for odd n.
+    let is_sign = |part: &Expr| matches!(&part.kind, ExprKind::Power(_, exponent) if exponent.symbols().contains(other));
+    if right.any(&mut |part| is_sign(part)) && !right.any(&mut |part| is_split(part, other)) {
+        let twice = Expr::int(2).times(Expr::symbol(other));
+        let each = [twice.clone(), twice.plus(Expr::int(1))].map(|n| {
+            let right = right.with(other, &n);
+            steps(&Line::equation(left.clone(), right), letter, budget)
+        });
+        return each.into_iter().collect::<Result<_, _>>().map(Formula::Any);
+    }
     let none = Values::new();
-    let value = Normaliser::new(&none, budget).build(right)?;
-    let poly = value.as_poly().ok_or(NotNormal::NotCovered)?;
-    let parts = poly.by_powers_of(&Atom::symbol(other));
+    let whole = BTreeSet::from([other.clone()]);
+    let value = Normaliser::new(&none, budget).knowing_whole(&whole).build(right)?;
+    let parts = value.numerator().by_powers_of(&Atom::symbol(other));
     let [start, step] = &parts[..] else { return Err(NotNormal::NotCovered) };
-    if !start.is_constant() || !step.is_constant() {
+    let below = value.denominator();
+    if ![start, step, below].into_iter().all(Poly::is_constant) {
         return Err(NotNormal::NotCovered);
     }
-    let step = Quotient::whole(step.clone());
+    let over =
+        |above: &Poly| Quotient::new(above.clone(), below.clone()).ok_or(NotNormal::Undefined);
+    let (start, step) = (over(start)?.cancelled(budget)?, over(step)?.cancelled(budget)?);
     let step = match constant::sign(&step, budget) {
         Some(1) => step,
         Some(-1) => step.negated(),
         _ => return Err(NotNormal::NotCovered),
     };
-    Ok(Formula::Steps { start: Quotient::whole(start.clone()), step })
+    Ok(Formula::Steps { start, step })
 }
 
 impl Formula {
@@ -172,7 +224,8 @@ fn relation(
     found: &mut Critical,
     budget: &mut Budget,
 ) -> Result<(), NotNormal> {
-    let Line::Relations { sides, .. } = line else { return Err(NotNormal::NotCovered) };
+    let Line::Relations { sides, relations } = line else { return Err(NotNormal::NotCovered) };
+    let is_equation = relations.iter().all(|relation| *relation == Relation::Equal);
     for pair in sides.windows(2) {
         let none = Values::new();
         let mut forms = Normaliser::new(&none, budget);
@@ -182,7 +235,9 @@ fn relation(
             Err(NotNormal::Undefined) => continue,
             other => other?,
         };
-        if !needs.whole.is_empty() {
+        // Of factorials a look between two values tells nothing about the whole numbers there; an equation has
+        // none where nothing is zero.
+        if !needs.whole.is_empty() && !is_equation {
             return Err(NotNormal::NotCovered);
         }
         let difference = l.minus(&r, budget)?;
@@ -221,6 +276,13 @@ fn periods(
             .and_then(|k| k.arguments[0].as_poly())
             .map(|poly| poly.by_powers_of(&Atom::symbol(letter)));
         match parts.as_deref() {
+            // |sin x| repeats itself as what is inside does.
+            _ if inner_circular(atom, letter) => {
+                for argument in atom.as_kernel().into_iter().flat_map(|k| &k.arguments) {
+                    periods(argument.numerator(), letter, found, budget)?;
+                    periods(argument.denominator(), letter, found, budget)?;
+                }
+            }
             Some([shift, factor]) if factor.is_constant() && shift.is_constant() => {
                 let turn =
                     Poly::atom(Atom::Constant(crate::expr::Constant::Pi)).scale(&from_int(2));
@@ -234,6 +296,14 @@ fn periods(
         }
     }
     Ok(())
+}
+
+/// Whether an atom is a function of circular functions, not one itself.
+fn inner_circular(atom: &Atom, letter: &str) -> bool {
+    atom.as_kernel().is_some_and(|kernel| {
+        !matches!(kernel.kind, KernelKind::Sin | KernelKind::Cos)
+            && kernel.arguments.iter().any(|argument| argument.mentions(letter))
+    })
 }
 
 /// The values looked at, in order, each with whether it is one at which something happens or one that
@@ -277,7 +347,7 @@ fn bounds(assumed: &[Line], letter: &str, budget: &mut Budget) -> Option<(Quotie
 }
 
 /// The members of a progression between two values, both included.
-fn members(
+pub(super) fn members(
     (start, step): &(Quotient, Quotient),
     (low, high): (&Quotient, &Quotient),
     budget: &mut Budget,

@@ -28,7 +28,9 @@ fn lines(expr: &Expr) -> Option<Vec<(Expr, Rule)>> {
     let mut terms = Vec::new();
     collect(expr, false, &mut terms, &mut budget)?;
     let is_whole = |term: &Term| term.below.as_constant().is_some_and(|below| below.is_one());
-    if terms.len() < 2 || terms.iter().all(is_whole) {
+    // A number before a letter, as in `1/3 x`, is no fraction of the sum.
+    let has_parts = |term: &Term| !term.above.number_content().is_integer();
+    if terms.len() < 2 || terms.iter().all(is_whole) || terms.iter().any(has_parts) {
         return None;
     }
     let mut common = Poly::int(1);

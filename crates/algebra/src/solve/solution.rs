@@ -2,9 +2,8 @@
 
 use crate::budget::Budget;
 use crate::expr::Expr;
-use crate::normal::{Atom, KernelKind, Quotient};
+use crate::normal::Quotient;
 use crate::number::Rational;
-use num_traits::One;
 
 /// A real number that makes a line true. It is always known exactly; only its writing differs.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -18,7 +17,8 @@ pub struct Solution {
 pub enum Writing {
     /// With whole numbers, fractions, roots, and functions of these.
     Exact(Expr),
-    /// The root of `polynomial` nearest to `decimal`: no roots of whole numbers that a school uses say it.
+    /// The root of `polynomial`, or of another function, nearest to `decimal`: no numbers that a school uses
+    /// say it.
     /// The decimal has six places and is no solution itself.
     Near {
         /// It is zero at the solution.
@@ -34,7 +34,7 @@ impl Solution {
     pub fn of(value: &Quotient) -> Option<Self> {
         let writing = match near(value) {
             Some(near) => near,
-            None if holds_algebraic(value) => return None,
+            None if value.is_written_near() => return None,
             None => Writing::Exact(best_form(value)),
         };
         Some(Self { value: value.clone(), writing })
@@ -78,20 +78,12 @@ fn best_form(value: &Quotient) -> Expr {
     free.map_or_else(|_| value.to_expr(), |value| value.to_expr())
 }
 
-/// An algebraic number that stands by itself.
+/// A number that stands by itself, and that only its polynomial or its function tells.
 fn near(value: &Quotient) -> Option<Writing> {
-    let poly = value.as_poly()?;
-    let (monomial, _) = poly.as_term().filter(|(_, factor)| factor.is_one())?;
-    let (atom, _) = monomial.iter().next().filter(|_| monomial.degree() == 1)?;
-    let kernel = atom.as_kernel().filter(|kernel| kernel.kind == KernelKind::Algebraic)?;
-    let (_, polynomial) = crate::normal::algebraic_parts(kernel)?;
-    let decimal = Expr::decimal(&crate::normal::algebraic_near(kernel)?);
-    Some(Writing::Near { polynomial: polynomial.to_expr("x"), decimal })
-}
-
-fn holds_algebraic(value: &Quotient) -> bool {
-    let atoms = value.numerator().atoms().into_iter().chain(value.denominator().atoms());
-    atoms.filter_map(Atom::as_kernel).any(|kernel| {
-        kernel.kind == KernelKind::Algebraic || kernel.arguments.iter().any(holds_algebraic)
-    })
+    let kernel = value.as_kernel()?;
+    let polynomial = match crate::normal::crossing_function(kernel) {
+        Some(function) => function.to_expr(),
+        None => crate::normal::algebraic_parts(kernel)?.1.to_expr("x"),
+    };
+    Some(Writing::Near { polynomial, decimal: Expr::decimal(&kernel.near()?) })
 }

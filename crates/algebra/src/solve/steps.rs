@@ -1,5 +1,6 @@
 //! The lines of a solution, as data.
 
+use super::laws::Law;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
 use crate::number::{Notation, Rational, Written, decimal_places, to_decimal_text};
@@ -225,6 +226,20 @@ pub enum Rule {
     ProductsFirst,
     /// Divided by a negative number, so that the sign turns.
     TurnSign,
+    /// Rewrote a part by a law that has a name.
+    ByLaw(Law),
+    /// The expression is a product, or one factor, as it stands.
+    IsProduct,
+    /// The expression cannot be written in a simpler way.
+    IsSimplest,
+    /// A sine or cosine is never larger than one in size.
+    BeyondOne,
+    /// Equal factorials above one are those of equal numbers.
+    EqualFactorials,
+    /// The largest number that divides all.
+    SharedDivisor,
+    /// The smallest number that all divide.
+    SharedMultiple,
 }
 
 /// A line of a solution, with the reason it follows and what it is for.

@@ -19,7 +19,7 @@ use crate::normal::{
 };
 use crate::number::{Rational, from_int};
 use num_integer::Integer;
-use num_traits::{One, Signed, ToPrimitive, Zero};
+use num_traits::{One, ToPrimitive, Zero};
 use std::collections::BTreeMap;
 
 /// Deepest chain of substitutions.
@@ -96,24 +96,29 @@ impl Search<'_> {
         let rest = poly.without(&content);
         let moving: Vec<Atom> =
             rest.atoms().into_iter().filter(|a| a.mentions(self.letter)).cloned().collect();
-        match &moving[..] {
-            [] => {}
-            [only] => {
-                for value in self.values_of(&rest, only)? {
-                    found.add(self.atom_is(only, &value)?);
-                }
+        let more = match &moving[..] {
+            [] => return Ok(found),
+            [only] => self.by_values(&rest, only),
+            several => self.several(&rest, several),
+        };
+        found.add(match more {
+            Err(NotNormal::NotCovered) => self.by_slope(&rest)?,
+            // A number that only a function tells had better be told by this one: it is its zero then.
+            Ok(others) if others.points.iter().any(is_crossing) => {
+                self.by_slope(&rest).unwrap_or(others)
             }
-            several => found.add(match self.several(&rest, several) {
-                Err(NotNormal::NotCovered) => self.by_slope(&rest)?,
-                other => other?,
-            }),
-        }
+            other => other?,
+        });
         Ok(found)
     }
 
-    /// The values that `atom` must have where a polynomial in it with constant coefficients is zero.
-    fn values_of(&mut self, poly: &Poly, atom: &Atom) -> Result<Vec<Quotient>, NotNormal> {
-        constant_roots(&poly.by_powers_of(atom), self.budget)
+    /// Where `atom` has a value at which a polynomial in it with constant coefficients is zero.
+    fn by_values(&mut self, poly: &Poly, atom: &Atom) -> Found {
+        let mut found = Zeros::default();
+        for value in constant_roots(&poly.by_powers_of(atom), self.budget)? {
+            found.add(self.atom_is(atom, &value)?);
+        }
+        Ok(found)
     }
 
     fn several(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
@@ -208,7 +213,10 @@ impl Search<'_> {
 
     /// `Σ qᵢ ln|fᵢ| + c = 0` is `Π |fᵢ|^qᵢ = e^-c`.
     fn logarithms(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
-        let (above, below) = product_of_logarithms(poly, moving, self.letter, self.budget)?;
+        let (above, below) = product_of_logarithms(poly, moving, self.budget)?;
+        if !above.mentions(self.letter) && !below.mentions(self.letter) {
+            return Err(NotNormal::NotCovered);
+        }
         let mut found = self.is(&above, &below)?;
         found.add(self.is(&above, &below.negated())?);
         Ok(found)
@@ -275,10 +283,23 @@ impl Search<'_> {
                 }
             }
             KernelKind::Sin | KernelKind::Cos => self.circular_is(kernel, value),
+            KernelKind::Factorial => {
+                let value = value.as_constant().ok_or(NotNormal::NotCovered)?;
+                let mut found = Zeros::default();
+                let (mut n, mut factorial) = (0, Rational::one());
+                while factorial <= value {
+                    if factorial == value {
+                        found.add(self.is(&inside, &Quotient::constant(from_int(n)))?);
+                    }
+                    n += 1;
+                    factorial *= from_int(n);
+                }
+                Ok(found)
+            }
             KernelKind::PrimeRoot
             | KernelKind::SignPower
-            | KernelKind::Factorial
-            | KernelKind::Algebraic => Err(NotNormal::NotCovered),
+            | KernelKind::Algebraic
+            | KernelKind::Crossing => Err(NotNormal::NotCovered),
         }
     }
 
@@ -295,7 +316,6 @@ impl Search<'_> {
 pub(crate) fn product_of_logarithms(
     poly: &Poly,
     moving: &[Atom],
-    letter: &str,
     budget: &mut Budget,
 ) -> Result<(Quotient, Quotient), NotNormal> {
     let mut scale = crate::number::Whole::one();
@@ -325,15 +345,16 @@ pub(crate) fn product_of_logarithms(
         let side = if times > 0 { &mut above } else { &mut below };
         *side = side.times(&power, budget)?;
     }
-    if above.mentions(letter) || below.mentions(letter) {
-        return Ok((above, below));
-    }
-    Err(NotNormal::NotCovered)
+    Ok((above, below))
 }
 
 /// `n·π`
 fn pi_times(n: i64) -> Quotient {
     Quotient::whole(Poly::term(Monomial::atom(Atom::Constant(Constant::Pi)), from_int(n)))
+}
+
+fn is_crossing(value: &Quotient) -> bool {
+    value.as_kernel().is_some_and(|kernel| kernel.kind == KernelKind::Crossing)
 }
 
 /// How deep kernels stand inside each other.
@@ -401,8 +422,29 @@ pub(crate) fn constant_roots(
             Ok(vec![b.negated().times(&by, budget)?.cancelled(budget)?])
         }
         [c, b, a] => real::quadratic(a, b, c, budget),
+        [c, middle @ .., a] if middle.iter().all(Quotient::is_zero) => {
+            let by = a.reciprocal().ok_or(NotNormal::NotCovered)?;
+            let power = c.negated().times(&by, budget)?;
+            roots_of_constant(parts.len() - 1, &power, budget)
+        }
         _ => Err(NotNormal::NotCovered),
     }
+}
+
+/// The real numbers whose power of that degree is a constant.
+fn roots_of_constant(
+    degree: usize,
+    power: &Quotient,
+    budget: &mut Budget,
+) -> Result<Vec<Quotient>, NotNormal> {
+    let index = u32::try_from(degree).map_err(|_| NotNormal::Spent)?;
+    let sign = constant::sign(power, budget).ok_or(NotNormal::NotCovered)?;
+    if index.is_even() && sign < 0 {
+        return Ok(Vec::new());
+    }
+    let none = Values::new();
+    let root = Normaliser::new(&none, budget).root_of(index, power)?;
+    Ok(if index.is_even() { vec![root.negated(), root] } else { vec![root] })
 }
 
 /// The real roots of a square-free polynomial with rational coefficients, by roots of whole numbers
@@ -423,17 +465,7 @@ pub(crate) fn rational_roots(
         [] | [_] => {}
         [c, b, a] => found.extend(real::quadratic(&number(a), &number(b), &number(c), budget)?),
         [c, middle @ .., a] if middle.iter().all(Zero::is_zero) => {
-            // a xⁿ + c
-            let none = Values::new();
-            let index = u32::try_from(rest.degree()).map_err(|_| NotNormal::Spent)?;
-            let power = -c / a;
-            if index.is_odd() || power.is_positive() {
-                let root = Normaliser::new(&none, budget).root_of(index, &number(&power))?;
-                if index.is_even() {
-                    found.push(root.negated());
-                }
-                found.push(root);
-            }
+            found.extend(roots_of_constant(rest.degree(), &number(&(-c / a)), budget)?);
         }
         all if all.iter().skip(1).step_by(2).all(Zero::is_zero) => {
             // Only even powers: a polynomial in the square.

@@ -2,7 +2,7 @@
 
 use super::math;
 use algebra::Expr;
-use algebra::solve::Rule;
+use algebra::solve::{Law, Rule};
 
 /// Where the sign can change, and what to do about it.
 fn signs_between(zeros: &[Expr], gaps: &[Expr]) -> String {
@@ -177,7 +177,53 @@ pub fn reason(rule: &Rule) -> String {
         Rule::BracketsFirst => "Brackets and powers come first".into(),
         Rule::ProductsFirst => "Multiply and divide before adding and subtracting".into(),
         Rule::TurnSign => "Divide by a negative number: the sign turns".into(),
+        Rule::ByLaw(law) => by_law(*law).into(),
+        Rule::IsProduct => "There is nothing to split: it is a product as it stands".into(),
+        Rule::IsSimplest => "It is in its simplest form as it stands".into(),
+        Rule::BeyondOne => "No sine or cosine lies beyond $-1$ and $1$".into(),
+        Rule::EqualFactorials => "Equal factorials above 1 belong to equal numbers".into(),
+        Rule::SharedDivisor => "The largest number that divides them all".into(),
+        Rule::SharedMultiple => "The smallest number that they all divide".into(),
         Rule::Simplify => "Write it in its simplest form".into(),
         Rule::Substitute => "Check: put the value into the problem".into(),
+    }
+}
+
+fn by_law(law: Law) -> &'static str {
+    match law {
+        Law::DivideByFraction => "Dividing by a fraction is multiplying by its reciprocal",
+        Law::MultiplyFractions => "Multiply what stands above, and what stands below",
+        Law::OneFraction => "Write the sum as one fraction",
+        Law::PowerOfProduct => "Raise each factor to the power: $(ab)^n = a^n b^n$",
+        Law::PowerOfPower => "A power of a power: multiply the exponents",
+        Law::AddExponents => "Powers of one base: add the exponents",
+        Law::NegativeExponent => "A negative exponent: $a^{-n} = \\frac{1}{a^n}$",
+        Law::RootOfSquare => "The root of a power of the same index: $\\sqrt{a^2} = |a|$",
+        Law::Pythagoras => "$\\sin^2 a + \\cos^2 a = 1$",
+        Law::SinesAndCosines => "Write everything with sines and cosines",
+        Law::DoubleAngle => "The double angle: $\\sin 2a = 2 \\sin a \\cos a$",
+        Law::DoubleAngleOfCosine => {
+            "The double angle: $\\cos 2a = 2 \\cos^2 a - 1 = 1 - 2 \\sin^2 a = \\cos^2 a - \\sin^2 a$"
+        }
+        Law::SumOfLogarithms => "$\\log a + \\log b = \\log ab$",
+        Law::DifferenceOfLogarithms => "$\\log a - \\log b = \\log \\frac{a}{b}$",
+        Law::PowerIntoLogarithm => "$n \\log a = \\log a^n$",
+        Law::LogarithmOfPower => "$\\log a^n = n \\log a$",
+        Law::Factorial => "A factorial is the product of the whole numbers up to it",
+        Law::FactorialQuotient => "Cancel the smaller factorial",
+        Law::Choices => "The number of choices: $\\binom{n}{k} = \\frac{n!}{k!(n-k)!}$",
+        Law::PerCent => "Per cent means out of a hundred",
+        Law::PlaceValues => "Each digit times the value of its place",
+        Law::Improper => "Write the mixed numbers as fractions",
+        Law::RootThenPower => "The denominator of the exponent is the index of a root",
+        Law::Undo => "A power and the logarithm of the same base undo each other",
+        Law::CoFunction => "The sine of an angle is the cosine of what it lacks to a right angle",
+        Law::OneWave => {
+            "One wave: $a \\sin u + b \\cos u = \\sqrt{a^2 + b^2} \\, \\sin(u + φ)$ with $\\tan φ = \\frac{b}{a}$"
+        }
+        Law::SharedFactor => "Divide every term by what they share",
+        Law::Recurring => {
+            "The digits to the end of the first period, less those before it, over nines and zeros"
+        }
     }
 }

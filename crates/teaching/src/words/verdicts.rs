@@ -80,12 +80,13 @@ fn differs(found: &Difference, unknown: &str) -> LineVerdict {
         Reason::NeverDefined => "There is no value for which both of these make sense.".into(),
         Reason::Link(_) | Reason::Values => match word {
             VerdictWord::DropsSolution => {
-                format!("{} fits the line above, but not this one.", values(unknown, &found.lost))
+                let (all, fit) = (values(unknown, &found.lost), fits(&found.lost));
+                format!("{all} {fit} the line above, but not this one.")
             }
-            VerdictWord::AddsSolution => format!(
-                "{} fits this line, but not the line above.",
-                values(unknown, &found.gained)
-            ),
+            VerdictWord::AddsSolution => {
+                let (all, fit) = (values(unknown, &found.gained), fits(&found.gained));
+                format!("{all} {fit} this line, but not the line above.")
+            }
             // Both: the new value shows the break without telling the old one.
             _ if !found.gained.is_empty() => format!(
                 "Try {}: it fits this line, but not the line above.",
@@ -144,6 +145,11 @@ fn nearly(left: &Expr, right: &Expr) -> String {
     }
 }
 
+/// The verb that goes with so many values.
+fn fits(values: &[Solution]) -> &'static str {
+    if values.len() == 1 { "fits" } else { "fit" }
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;
@@ -158,6 +164,8 @@ mod tests {
              "Try $x = \\frac{16}{3}$: it fits this line, but not the line above."),
             ("x^2 = 5x", "x = 5", VerdictWord::DropsSolution,
              "$x = 0$ fits the line above, but not this one."),
+            ("x^3 = x", "x = 1", VerdictWord::DropsSolution,
+             "$x = -1$ and $x = 0$ fit the line above, but not this one."),
             ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
              "$x = 0$ fits this line, but not the line above."),
             ("3x = 12", "x = 4", VerdictWord::Holds, ""),
@@ -165,7 +173,7 @@ mod tests {
              "$3.14159$ is not the same as $\\pi $. With ≈ it holds to $5$ decimal places."),
             ("2/3", "0.67", VerdictWord::Breaks,
              "$\\frac{2}{3}$ is not the same as $0.67$. With ≈ it holds to $2$ decimal places."),
-            ("sin x = x/2", "x = 0", VerdictWord::CantTell,
+            ("tan x = x", "x = 0", VerdictWord::CantTell,
              "This step goes beyond what can be proved here so far. Carry on."),
         ] {
             let read = |text: &str| algebra::read_line(text).expect(text).line;

@@ -119,7 +119,7 @@ pub const ROWS: &[&str] = &[
     r"arcsin(3/5) + arcsin(4/5) -> π/2 => equivalent",
     r"arcsin 2 -> 1 => not equivalent",
     r"arctan x + arctan(1/x) -> π/2 ; assume x > 0 => equivalent",
-    r"arcsin(sin x) -> x => not equivalent; x = 2: arcsin(sin(2)) against 2",
+    r"arcsin(sin x) -> x => not equivalent; x = 2: π - 2 against 2",
     r"sec(arctan x) -> √(1+x^2) => equivalent",
     r"arccot 1 -> π/4 => equivalent",
     r"arcsec 2 -> π/3 => equivalent",

@@ -134,7 +134,7 @@ pub const ROWS: &[&str] = &[
     r"sin^-1(1/2) -> pi/6 => equivalent",
     r"sin^-1 x -> 1/sin x => not equivalent; x = 1: π/2 against 1/sin(1)",
     r"arcsin(sin(5pi/6)) -> pi/6 => equivalent",
-    r"arcsin(sin x) -> x => not equivalent; x = 2: arcsin(sin(2)) against 2",
+    r"arcsin(sin x) -> x => not equivalent; x = 2: π - 2 against 2",
     r"sin(x + pi/2) -> cos x => equivalent",
     r"cos(pi - x) -> -cos x => equivalent",
     r"sin(x+2pi) -> sin x => equivalent",

@@ -4,9 +4,13 @@ mod apart;
 mod by_slope;
 mod circular;
 mod circular_equations;
+mod counted;
 mod equations;
 mod identities;
 mod inequalities;
+mod invented_equations;
+mod invented_expressions;
+mod invented_mistakes;
 mod inverse_functions;
 mod polynomials_and_quotients;
 mod powers_and_logarithms;
@@ -25,9 +29,13 @@ pub const TABLES: &[(&str, &[&str])] = &[
     ("by_slope", by_slope::ROWS),
     ("circular", circular::ROWS),
     ("circular_equations", circular_equations::ROWS),
+    ("counted", counted::ROWS),
     ("equations", equations::ROWS),
     ("identities", identities::ROWS),
     ("inequalities", inequalities::ROWS),
+    ("invented_equations", invented_equations::ROWS),
+    ("invented_expressions", invented_expressions::ROWS),
+    ("invented_mistakes", invented_mistakes::ROWS),
     ("inverse_functions", inverse_functions::ROWS),
     ("polynomials_and_quotients", polynomials_and_quotients::ROWS),
     ("powers_and_logarithms", powers_and_logarithms::ROWS),

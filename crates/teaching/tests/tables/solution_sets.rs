@@ -215,7 +215,7 @@ pub const ROWS: &[&str] = &[
     r"x^2/(x-1)=1/(x-1) -> x=-1 => equivalent where x ≠ 1",
     r"4^x-6^x-2*9^x=0 -> x=ln2/ln(2/3) => equivalent",
     r"2^x+3^x=5 -> x=1 => equivalent",
-    r"x^x=4 -> x=2 => undecided",
+    r"x^x=4 -> x=2 => equivalent",
     r"x+ln x=1 -> x=1 => equivalent",
     r"e^x=x+1 -> x=0 => equivalent",
     r"cos x=x^2+1 -> x=0 => equivalent",

@@ -29,5 +29,5 @@ pub const ROWS: &[&str] = &[
     r"x^(log x)=100x -> x=100 or x=1/10 => equivalent",
     r"x^(ln x)=e -> x=e or x=1/e => equivalent",
     r"x^(log x)=10 -> x=10 or x=1/10 => equivalent",
-    r"x^2=2^x -> x=2 or x=4 => undecided",
+    r"x^2=2^x -> x=2 or x=4 => not equivalent; lost the root of 2^x - x^2 near -0.766665",
 ];

@@ -1,6 +1,7 @@
 //! An equation in which the unknown stands inside roots, bars, powers or logarithms: one of them is brought
 //! alone on one side, and undone.
 
+use super::super::laws::Law;
 use super::super::steps::{Rule, Step, Unsolved};
 use super::super::{solve_linear, zeros};
 use super::{Writer, any_of, cases, whole};
@@ -8,7 +9,9 @@ use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::Line;
 use crate::normal::simplest;
-use crate::normal::{Atom, KernelKind, Normaliser, Poly, Quotient, Univariate, Values, factors};
+use crate::normal::{
+    Atom, KernelKind, Knowledge, Normaliser, Poly, Quotient, Univariate, Values, factors, refine,
+};
 use crate::number::from_int;
 use crate::step::Role;
 use num_integer::Integer;
@@ -73,6 +76,46 @@ impl Writer<'_> {
         Some((inside, Rule::UndoLogarithm, Role::Follows))
     }
 
+    /// `n! = 120` as `n! = 5!`, and `n!/(n - 2)! = 30` as `n² - n = 30`.
+    pub(super) fn factorials_gone(&self, line: &Line) -> Option<(Line, Rule, Role)> {
+        let (left, right) = line.as_equation()?;
+        if let (ExprKind::Factorial(a), ExprKind::Factorial(b)) = (&left.kind, &right.kind) {
+            let next = Line::equation((**a).clone(), (**b).clone());
+            return Some((next, Rule::EqualFactorials, Role::Follows));
+        }
+        if let ExprKind::Factorial(_) = &left.kind {
+            let value = right.as_plain_number().filter(|value| *value > from_int(1))?;
+            let (mut n, mut product) = (1, from_int(1));
+            while product < value {
+                n += 1;
+                product *= from_int(n);
+            }
+            let factorial = ExprKind::Factorial(Box::new(Expr::int(n))).into();
+            let next = Line::equation(left.clone(), factorial);
+            return (product == value).then_some((
+                next,
+                Rule::ByLaw(Law::Factorial),
+                Role::Follows,
+            ));
+        }
+        let (none, mut budget) = (Values::new(), Budget::for_verdict());
+        let mut reduced = |side: &Expr| -> Option<Expr> {
+            let value = Normaliser::new(&none, &mut budget).build(side).ok()?;
+            let knowledge = Knowledge::default();
+            let above = refine(value.numerator(), &knowledge, &mut budget).ok()?;
+            let below = refine(value.denominator(), &knowledge, &mut budget).ok()?;
+            let whole = above.times(&below.reciprocal()?, &mut budget).ok()?;
+            let whole = whole.cancelled(&mut budget).ok()?;
+            let has_factorial =
+                |atom: &Atom| atom.as_kernel().is_some_and(|k| k.kind == KernelKind::Factorial);
+            let is_left = whole.numerator().atoms().into_iter().any(has_factorial)
+                || whole.denominator().atoms().into_iter().any(has_factorial);
+            (!is_left).then(|| whole.to_expr())
+        };
+        let next = Line::equation(reduced(left)?, reduced(right)?);
+        Some((next, Rule::ByLaw(Law::FactorialQuotient), Role::MayAdd))
+    }
+
     /// `log_2(x - 1) = 4`: the inside is a power of the base.
     fn logarithm_undone(&self, line: &Line) -> Option<Line> {
         let (left, right) = line.as_equation()?;
@@ -102,6 +145,11 @@ impl Writer<'_> {
             return Ok(());
         };
         let Some(inner) = kernel.as_kernel() else { return Ok(()) };
+        // xˣ has no inverse that a board knows, and n! is undone as it is typed.
+        let moves = inner.kind == KernelKind::Power && inner.arguments[0].mentions(self.letter);
+        if moves || inner.kind == KernelKind::Factorial {
+            return Ok(());
+        }
         if inner.kind == KernelKind::Power {
             values.retain(|v| crate::normal::constant::sign(v, &mut budget) == Some(1));
         }
@@ -129,7 +177,7 @@ impl Writer<'_> {
             let line = Line::equation(product, Expr::int(0));
             self.push(line, Rule::TreatAsOne(shown.clone()), Role::Follows);
             self.push(isolated.clone(), Rule::ZeroProduct, role);
-        } else if isolated != *line {
+        } else if isolated != *line && !says_what_it_is(line, &shown) {
             self.push(isolated.clone(), Rule::Isolate(shown.clone()), role);
         }
         let [value] = &values[..] else { return Ok(()) };
@@ -208,8 +256,9 @@ impl Writer<'_> {
             return self.absolute_value(poly, moving);
         }
         let mut budget = Budget::for_verdict();
-        let Ok((above, below)) =
-            zeros::product_of_logarithms(poly, moving, self.letter, &mut budget)
+        let Some((above, below)) = zeros::product_of_logarithms(poly, moving, &mut budget)
+            .ok()
+            .filter(|(a, b)| a.mentions(self.letter) || b.mentions(self.letter))
         else {
             return Ok(());
         };
@@ -305,8 +354,13 @@ fn product_of(poly: &Poly, kernel: &Atom) -> Option<Expr> {
     found.iter().map(power).reduce(Expr::times)
 }
 
+/// Whether a line says what `part` equals.
+fn says_what_it_is(line: &Line, part: &Expr) -> bool {
+    line.as_equation().is_some_and(|(left, right)| left == part && right.symbols().is_empty())
+}
+
 /// `2 sin(x + 30°) = 1` with the sine alone, and `sin² x = 1/4` with both of its roots.
-fn circular_alone(line: &Line) -> Option<(Line, Rule, Role)> {
+pub(super) fn circular_alone(line: &Line) -> Option<(Line, Rule, Role)> {
     let (left, right) = line.as_equation()?;
     let is_circular = |part: &Expr| {
         matches!(&part.kind, ExprKind::Call { function, .. }

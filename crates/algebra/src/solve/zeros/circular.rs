@@ -8,6 +8,9 @@ use crate::number::{Rational, from_int};
 use num_traits::One;
 use std::collections::BTreeMap;
 
+/// Fractions with denominators that divide this are simple.
+const SIMPLE_PARTS: i64 = 60;
+
 impl Search<'_> {
     /// A polynomial in the sine and the cosine of one angle.
     pub(super) fn circular(&mut self, poly: &Poly, moving: &[Atom]) -> Found {
@@ -40,6 +43,9 @@ impl Search<'_> {
             let theta = Normaliser::new(&none, self.budget).arctan_of(&value)?;
             return self.angle_is(&angle, &theta, &pi_times(1));
         }
+        if let Some(found) = self.one_wave(&parts, &angle, &c)? {
+            return Ok(found);
+        }
         // t = tan(angle/2); the angle π, where t is infinite, is looked at by itself.
         let one = Atom::symbol("tan of half the angle");
         let t = Quotient::whole(Poly::atom(one.clone()));
@@ -57,6 +63,67 @@ impl Search<'_> {
             found.add(self.angle_is(&angle, &theta, &pi_times(2))?);
         }
         Ok(found)
+    }
+
+    /// `a sin u + b cos u + k = 0` where `a sin u + b cos u` is `r sin(u + φ)` with an angle φ that has a name:
+    /// what became of `5 sin(x + 20°) = 2`.
+    fn one_wave(
+        &mut self,
+        parts: &[Poly],
+        angle: &Quotient,
+        c: &Atom,
+    ) -> Result<Option<Zeros>, NotNormal> {
+        let [rest, a] = parts else { return Ok(None) };
+        let rest = rest.by_powers_of(c);
+        let [k, b] = &rest[..] else { return Ok(None) };
+        if ![a, b, k].into_iter().all(Poly::is_constant) {
+            return Ok(None);
+        }
+        // With a positive factor before the sine, φ lies between -π/2 and π/2.
+        let turn = constant::poly_sign(a, self.budget) == Some(-1);
+        let [a, b, k] =
+            [a, b, k].map(|part| Quotient::whole(if turn { part.negated() } else { part.clone() }));
+        let by = a.reciprocal().ok_or(NotNormal::NotCovered)?;
+        let ratio = b.times(&by, self.budget)?;
+        let none = Values::new();
+        let phi = Normaliser::new(&none, self.budget).arctan_of(&ratio)?;
+        let is_inverse = |atom: &Atom| {
+            atom.as_kernel()
+                .is_some_and(|k| matches!(k.kind, KernelKind::Arctan | KernelKind::Arcsin))
+        };
+        if phi.numerator().atoms().into_iter().any(is_inverse) {
+            return Ok(None);
+        }
+        let square = a.times(&a, self.budget)?.plus(&b.times(&b, self.budget)?, self.budget)?;
+        let size = self.root_of_number(&square)?;
+        let by = size.reciprocal().ok_or(NotNormal::NotCovered)?;
+        let value = k.negated().times(&by, self.budget)?.cancelled(self.budget)?;
+        let theta = match Normaliser::new(&none, self.budget).arcsin_of(&value) {
+            Ok(theta) => theta,
+            Err(NotNormal::Undefined) => return Ok(Some(Zeros::default())),
+            Err(other) => return Err(other),
+        };
+        let mut found = Zeros::default();
+        for theta in [theta.clone(), pi_times(1).minus(&theta, self.budget)?] {
+            let start = theta.minus(&phi, self.budget)?;
+            found.add(self.angle_is(angle, &start, &pi_times(2))?);
+        }
+        Ok(Some(found))
+    }
+
+    /// The square root of a positive constant, as a simple fraction where it is one.
+    fn root_of_number(&mut self, square: &Quotient) -> Result<Quotient, NotNormal> {
+        let near = constant::enclose(square, 64, self.budget).and_then(|inside| inside.root(2));
+        if let Some(near) = near {
+            let parts = from_int(SIMPLE_PARTS);
+            let simple = Quotient::constant((near.low() * &parts).round() / parts);
+            let apart = simple.times(&simple, self.budget)?.minus(square, self.budget)?;
+            if constant::sign(&apart, self.budget) == Some(0) {
+                return Ok(simple);
+            }
+        }
+        let none = Values::new();
+        Normaliser::new(&none, self.budget).root_of(2, square)
     }
 
     fn in_sine_alone(&mut self, parts: &[Poly], c: &Atom) -> Result<Option<Vec<Poly>>, NotNormal> {

@@ -1,6 +1,6 @@
 //! Where sums of exponentials make zero.
 
-use super::{Found, Search, Zeros};
+use super::{Found, Search, Zeros, constant_roots};
 use crate::equal::value_at;
 use crate::normal::{
     Atom, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Values, constant,
@@ -62,7 +62,7 @@ impl Search<'_> {
         let replaced = BTreeMap::from([(second.clone(), Quotient::constant(Rational::one()))]);
         let one = substituted(poly, &replaced, self.budget)?;
         let mut found = Zeros::default();
-        for value in self.values_of(one.numerator(), first)? {
+        for value in constant_roots(&one.numerator().by_powers_of(first), self.budget)? {
             if constant::sign(&value, self.budget).ok_or(NotNormal::NotCovered)? <= 0 {
                 continue;
             }

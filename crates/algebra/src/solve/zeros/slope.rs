@@ -1,23 +1,41 @@
 //! Zeros that are counted by the slope: between two places where the slope is zero a function has one
 //! zero at most (M. Rolle, 1691). When one has been found in each stretch that may hold one, they are all.
+//! Where no simple number is it, the signs at two places near each other show that it lies between.
 //!
-//! This settles what no inverse function reaches: `e^x = x + 1`, `x + ln x = 1`, `cos x = x² + 1`.
+//! This settles what no inverse function reaches: `e^x = x + 1`, `x + ln x = 1`, `cos x = x`.
 
 use super::{Found, Search, Zeros};
 use crate::approximate;
+use crate::enclosed::at_place;
 use crate::equal::trial_numbers;
 use crate::expr::Constant;
 use crate::normal::{
-    Atom, Kernel, KernelKind, Monomial, Normaliser, NotNormal, Poly, Quotient, Values, constant,
+    Atom, CELL, CROSSING_LETTER, Kernel, KernelKind, Monomial, Normaliser, NotNormal, Poly,
+    Quotient, Values, constant, crossing_constant,
 };
 use crate::number::{Rational, from_int};
+use crate::solve::line_up::members;
 use crate::solve::real;
+use crate::stretch::{self, Stretch};
 use num_integer::Integer;
 use num_traits::{One, Signed};
 use std::cmp::Ordering;
+use std::collections::BTreeSet;
 
 /// How often a slope may be looked at by its own slope.
 const SLOPES: usize = 3;
+
+/// Bits of a first look at a sign.
+const SIGN_BITS: u32 = 64;
+
+/// Functions with zeros further out than this power of two, and turns that go on for ever, are left alone.
+const LARGEST_WINDOW: u32 = 7;
+
+/// How often floating point halves an interval: more would not change it.
+const HALVINGS: usize = 90;
+
+/// Cells further out than this are left alone.
+const FURTHEST: f64 = 1e14;
 
 /// What looks like zero in floating point.
 const NEAR: f64 = 1e-6;
@@ -46,13 +64,14 @@ impl Search<'_> {
         let slope = self.slope(poly)?;
         let mut ends = breaks.clone();
         if !self.keeps_its_sign(slope.numerator()) {
-            ends.extend(self.points(slope.numerator())?);
+            ends.extend(self.turns(poly, slope.numerator())?);
         }
         ends.extend(self.points(slope.denominator())?);
         let ends = real::sorted(ends, self.budget).ok_or(NotNormal::NotCovered)?;
         let values: Vec<Option<i8>> =
             ends.iter().map(|at| self.end_sign(poly, at, &breaks)).collect::<Result<_, _>>()?;
         let known: Vec<Quotient> = self.tried(poly);
+        let mut crossings = Vec::new();
         for stretch in 0..=ends.len() {
             let low = stretch.checked_sub(1);
             let high = (stretch < ends.len()).then_some(stretch);
@@ -63,12 +82,108 @@ impl Search<'_> {
             }
             let signs = [low.and_then(|i| values[i]), high.and_then(|i| values[i])];
             if !holds_one && !self.has_none(poly, &slope, (left, right), signs)? {
-                return Err(NotNormal::NotCovered);
+                crossings.push(self.crossing(poly, (left, right))?);
             }
         }
         let mut points = known;
+        points.extend(crossings);
         points.extend(ends);
         Ok(Zeros { points, progressions: Vec::new() })
+    }
+
+    /// The sign that a function has everywhere between two places, as far as intervals tell.
+    fn signs_on(
+        &mut self,
+        poly: &Poly,
+        low: Option<&Quotient>,
+        high: Option<&Quotient>,
+    ) -> Option<i8> {
+        let mut end = |value: Option<&Quotient>| match value {
+            None => Some(None),
+            Some(value) => constant::enclose(value, SIGN_BITS, self.budget).map(Some),
+        };
+        let (low, high) = (end(low)?, end(high)?);
+        let place = Stretch { low: low.map(|x| x.low()), high: high.map(|x| x.high()) };
+        stretch::values(&poly.to_expr(), self.letter, &place, self.budget)?.sign()
+    }
+
+    /// The bounds outside which a function has no zero, as far as intervals tell.
+    fn window(&mut self, poly: &Poly) -> Option<(Quotient, Quotient)> {
+        (0..LARGEST_WINDOW).find_map(|n| {
+            let end = Quotient::constant(from_int(1 << n));
+            let start = end.negated();
+            self.signs_on(poly, Some(&end), None)?;
+            self.signs_on(poly, None, Some(&start))?;
+            Some((start, end))
+        })
+    }
+
+    /// The zeros of the slope: where they go on for ever, those between the bounds of the function's own.
+    fn turns(&mut self, poly: &Poly, slope: &Poly) -> Result<Vec<Quotient>, NotNormal> {
+        let found = self.poly(slope)?;
+        let mut turns = found.points;
+        if !found.progressions.is_empty() {
+            let (low, high) = self.window(poly).ok_or(NotNormal::NotCovered)?;
+            for progression in &found.progressions {
+                turns.extend(members(progression, (&low, &high), self.budget)?);
+            }
+            turns.extend([low, high]);
+        }
+        Ok(turns)
+    }
+
+    /// The place where a function without a turn crosses zero in a stretch, when it does.
+    fn crossing(
+        &mut self,
+        poly: &Poly,
+        (low, high): (Option<&Quotient>, Option<&Quotient>),
+    ) -> Result<Quotient, NotNormal> {
+        let function = self.in_its_own_letter(poly)?;
+        let place = |n: i64| Rational::new(n.into(), 1.into()) / from_int(1 << CELL);
+        let first = crossing_cell(poly, self.letter, (low, high)).ok_or(NotNormal::NotCovered)?;
+        // Floating point may be one cell off.
+        for cell in [first, first - 1, first + 1] {
+            let ends = [cell, cell + 1].map(|n| Quotient::constant(place(n)));
+            let mut signs = [0; 2];
+            for (end, sign) in ends.iter().zip(&mut signs) {
+                if !self.is_between(low, end, high)? {
+                    return Err(NotNormal::NotCovered);
+                }
+                *sign = self.sign_at(poly, end)?;
+                if *sign == 0 {
+                    return Ok(end.clone());
+                }
+            }
+            if signs[0] != signs[1] {
+                return Ok(crossing_constant(&cell.into(), &function, signs[0] < 0));
+            }
+        }
+        Err(NotNormal::NotCovered)
+    }
+
+    /// The sign of a function at a rational place. Enclosures tell most; `2^(k/65536)` has no other telling.
+    fn sign_at(&mut self, poly: &Poly, at: &Quotient) -> Result<i8, NotNormal> {
+        let place = constant::enclose(at, SIGN_BITS, self.budget).ok_or(NotNormal::NotCovered)?;
+        let seen = at_place(&poly.to_expr(), self.letter, &place, self.budget);
+        if let Some(sign) = seen.and_then(|value| value.sign()).filter(|&sign| sign != 0) {
+            return Ok(sign);
+        }
+        let value = self.value(&Quotient::whole(poly.clone()), at)?;
+        constant::sign(&value, self.budget).ok_or(NotNormal::NotCovered)
+    }
+
+    /// The function, written in the letter that functions of numbers are kept in.
+    fn in_its_own_letter(&mut self, poly: &Poly) -> Result<Poly, NotNormal> {
+        let whole = Quotient::whole(poly.clone());
+        let mut letters = BTreeSet::new();
+        poly.collect_symbols(&mut letters);
+        if whole.is_written_near() || letters.len() != 1 {
+            return Err(NotNormal::NotCovered);
+        }
+        let letter = Quotient::whole(Poly::atom(Atom::symbol(CROSSING_LETTER)));
+        let at = Values::from([(self.letter.to_owned(), letter)]);
+        let renamed = Normaliser::new(&at, self.budget).build(&whole.to_expr())?;
+        renamed.as_poly().ok_or(NotNormal::NotCovered)
     }
 
     /// Whether a function without a turn in a stretch has no zero in it either, by its signs at the ends
@@ -84,6 +199,9 @@ impl Search<'_> {
             [Some(0), _] | [_, Some(0)] => return Ok(true),
             [Some(a), Some(b)] if a == b => return Ok(true),
             _ => {}
+        }
+        if self.signs_on(poly, low, high).is_some() {
+            return Ok(true);
         }
         let sample = self.sample(low, high).ok_or(NotNormal::NotCovered)?;
         if self.value(&Quotient::whole(poly.clone()), &sample) == Err(NotNormal::Undefined) {
@@ -178,7 +296,7 @@ impl Search<'_> {
 
     fn value(&mut self, of: &Quotient, at: &Quotient) -> Result<Quotient, NotNormal> {
         // Such a number is written as a decimal near it, which would not be the same function.
-        if is_written_near(of) {
+        if of.is_written_near() {
             return Err(NotNormal::NotCovered);
         }
         let at = Values::from([(self.letter.to_owned(), at.clone())]);
@@ -218,6 +336,11 @@ impl Search<'_> {
             let inside = arguments.first().ok_or(NotNormal::NotCovered)?;
             if matches!(kind, KernelKind::Ln | KernelKind::Root(_) | KernelKind::Power) {
                 found.extend(self.points(inside.numerator())?);
+            }
+            if *kind == KernelKind::Arcsin {
+                let square = inside.times(inside, self.budget)?;
+                let room = square.minus(&Quotient::constant(Rational::one()), self.budget)?;
+                found.extend(self.points(room.numerator())?);
             }
             for argument in arguments {
                 found.extend(self.points(argument.denominator())?);
@@ -292,20 +415,55 @@ impl Search<'_> {
                 let product = Quotient::whole(Poly::atom(other)).times(&inner, self.budget)?;
                 if is_sine { product } else { product.negated() }
             }
+            KernelKind::Arctan | KernelKind::Arcsin => {
+                let one = Quotient::constant(Rational::one());
+                let square = inside.times(inside, self.budget)?;
+                let below = if kernel.kind == KernelKind::Arctan {
+                    one.plus(&square, self.budget)?
+                } else {
+                    let room = one.minus(&square, self.budget)?;
+                    Normaliser::new(&none, self.budget).root_of(2, &room)?
+                };
+                let by = below.reciprocal().ok_or(NotNormal::Undefined)?;
+                inner.times(&by, self.budget)?
+            }
             _ => return Err(NotNormal::NotCovered),
         };
         Ok(outer)
     }
 }
 
-/// Whether a number takes part that only its polynomial tells.
-fn is_written_near(value: &Quotient) -> bool {
-    let near = |atom: &Atom| {
-        atom.as_kernel().is_some_and(|k| {
-            k.kind == KernelKind::Algebraic || k.arguments.iter().any(is_written_near)
-        })
+/// The multiple of `2^-CELL` below a place where a function seems to change its sign between two others.
+fn crossing_cell(
+    poly: &Poly,
+    letter: &str,
+    (low, high): (Option<&Quotient>, Option<&Quotient>),
+) -> Option<i64> {
+    let shown = poly.to_expr();
+    let value =
+        |x: f64| approximate::value(&shown, &approximate::Point::from([(letter.to_owned(), x)]));
+    let end = |q: &Quotient| approximate::value(&q.to_expr(), &approximate::Point::new());
+    let steps = (-24..=24).map(|n| f64::powi(2.0, n));
+    let mut places: Vec<f64> = match (low.map(end), high.map(end)) {
+        (Some(a), Some(b)) => {
+            let near = steps.filter(|s| *s < 1.0).flat_map(|s| [a + (b - a) * s, b - (b - a) * s]);
+            near.chain((1..16).map(|n| a + (b - a) * f64::from(n) / 16.0)).collect()
+        }
+        (Some(a), None) => steps.map(|s| a + s).collect(),
+        (None, Some(b)) => steps.map(|s| b - s).collect(),
+        (None, None) => steps.flat_map(|s| [s, -s]).chain([0.0]).collect(),
     };
-    [value.numerator(), value.denominator()].iter().any(|p| p.atoms().into_iter().any(near))
+    places.sort_by(f64::total_cmp);
+    let seen: Vec<(f64, f64)> =
+        places.into_iter().map(|x| (x, value(x))).filter(|(_, y)| y.is_finite()).collect();
+    let pair = seen.windows(2).find(|pair| (pair[0].1 < 0.0) != (pair[1].1 < 0.0))?;
+    let ((mut a, left), (mut b, _)) = (pair[0], pair[1]);
+    for _ in 0..HALVINGS {
+        let middle = f64::midpoint(a, b);
+        if (value(middle) < 0.0) == (left < 0.0) { a = middle } else { b = middle }
+    }
+    let cell = (a * f64::from(1u32 << CELL)).floor();
+    (cell.abs() < FURTHEST).then_some(cell as i64)
 }
 
 /// Whether no term is ever negative, and one of them never zero: `3x² + eˣ`.
