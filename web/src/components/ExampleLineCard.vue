@@ -121,7 +121,7 @@ async function reword(): Promise<void> {
 }
 .face {
   display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 9.5em;
+  grid-template-columns: minmax(0, 1.6fr) minmax(0, 1fr) 8em;
   gap: 4px 18px;
   align-items: center;
   inline-size: 100%;

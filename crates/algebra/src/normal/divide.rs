@@ -23,30 +23,25 @@ pub fn exact_quotient(
 ) -> Result<Option<Poly>, Spent> {
     let Some((lead, factor)) = divisor.leading_term() else { return Ok(None) };
     let mut rest = poly.clone();
-    let mut quotient = Poly::default();
+    let mut quotient = Vec::new();
     while let Some((monomial, coefficient)) = rest.leading_term() {
-        budget.spend(divisor.len() * 4 + 4)?;
+        budget.spend(divisor.len() * 4 + 4 + rest.len())?;
         let Some(monomial) = monomial.over(lead) else { return Ok(None) };
-        let term = Poly::term(monomial, coefficient / factor);
-        let product = free_product(&term, divisor);
+        let coefficient = coefficient / factor;
+        let product = free_product(&Poly::term(monomial.clone(), coefficient.clone()), divisor);
         rest = rest.minus_plainly(&product);
-        quotient = quotient.minus_plainly(&term.negated());
+        quotient.push((monomial, coefficient));
         if rest.len() > crate::budget::TERMS {
             return Err(Spent);
         }
     }
-    Ok(Some(quotient))
+    Ok(Some(Poly::gather(quotient)))
 }
 
 /// The product without the relations between atoms, which division has to leave alone.
 fn free_product(term: &Poly, poly: &Poly) -> Poly {
-    let mut product = Poly::default();
-    for (left, a) in term.terms() {
-        for (right, b) in poly.terms() {
-            product = product.minus_plainly(&Poly::term(left.times(right), -(a * b)));
-        }
-    }
-    product
+    let pairs = term.terms().flat_map(|left| poly.terms().map(move |right| (left, right)));
+    Poly::gather(pairs.map(|((left, a), (right, b))| (left.times(right), a * b)).collect())
 }
 
 /// The greatest common divisor, with whole coefficients and a positive leading one; `1` where looking
@@ -135,8 +130,9 @@ fn remainder(a: &Poly, b: &Poly, main: &Atom, budget: &mut Budget) -> Result<Pol
         if rest.is_zero() || parts.len() < below.len() {
             return Ok(rest);
         }
-        budget.spend(20 + 4 * rest.len() * lead.len() + 4 * b.len())?;
         let top = parts.last().cloned().unwrap_or_default();
+        // Each pair of terms is multiplied, and sorted in among the others.
+        budget.spend(20 + 10 * (rest.len() * lead.len() + top.len() * b.len()))?;
         let shift = u32::try_from(parts.len() - below.len()).map_err(|_| Spent)?;
         let mut power = super::Monomial::default();
         power.set(main, shift);

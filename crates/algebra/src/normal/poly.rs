@@ -158,7 +158,7 @@ impl Poly {
     }
 
     /// Puts terms in order and those with one monomial together.
-    fn gather(mut terms: Vec<(Monomial, Rational)>) -> Self {
+    pub(super) fn gather(mut terms: Vec<(Monomial, Rational)>) -> Self {
         if !terms.is_sorted_by(|a, b| a.0 < b.0) {
             terms.sort_by(|a, b| a.0.cmp(&b.0));
             terms.dedup_by(|later, kept| {

@@ -37,6 +37,9 @@ const HALVINGS: usize = 90;
 /// Cells further out than this are left alone.
 const FURTHEST: f64 = 1e14;
 
+/// Slopes with more terms are left alone.
+const LONGEST_SLOPE: usize = 24;
+
 /// What looks like zero in floating point.
 const NEAR: f64 = 1e-6;
 
@@ -62,6 +65,9 @@ impl Search<'_> {
             breaks.extend(self.points(condition.denominator())?);
         }
         let slope = self.slope(poly)?;
+        if slope.numerator().len() > LONGEST_SLOPE {
+            return Err(NotNormal::NotCovered);
+        }
         let mut ends = breaks.clone();
         if !self.keeps_its_sign(slope.numerator()) {
             ends.extend(self.turns(poly, slope.numerator())?);
