@@ -7,6 +7,7 @@ use algebra::degrees::{in_degrees, in_radians, values_in_degrees};
 use algebra::equal::Shown;
 use algebra::form::Form;
 use algebra::solve::{Solution, Writing};
+use algebra::step::Reason;
 use algebra::write::text;
 use algebra::{
     Assumptions, Condition, Counterexample, Expr, Line, Options, ReadError, Reading, Setting,
@@ -208,7 +209,11 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             lost: found.lost.iter().map(solution).collect(),
             gained: found.gained.iter().map(solution).collect(),
             counterexample: found.counterexample.as_ref().map(|example| shown(example, value)),
-            slip: to.as_ref().and_then(|to| slip(&from, to)),
+            // No slip makes two lines that are never defined together.
+            slip: to
+                .as_ref()
+                .filter(|_| found.reason != Reason::NeverDefined)
+                .and_then(|to| slip(&from, to)),
             made: to.as_ref().and_then(|to| moves::attempted(&from, to)).map(|m| plain(&m)),
             ..CheckAnswer::new(id(), "not_equivalent")
         },

@@ -244,6 +244,7 @@ fn relation(
         let mut all = vec![difference];
         all.extend(needs.not_zero.iter().cloned());
         all.extend(needs.not_negative.iter().chain(&needs.positive).cloned());
+        let needs_whole = needs.whole;
         let mut not_negative = needs.not_negative;
         not_negative.extend(needs.positive);
         let knowledge = Knowledge { not_negative };
@@ -251,6 +252,10 @@ fn relation(
             for poly in [value.numerator(), value.denominator()] {
                 periods(poly, letter, found, budget)?;
                 let refined = refine(poly, &knowledge, budget)?;
+                // (n + 1)! = (n + 1) n! holds for every whole number, which no look between two values shows.
+                if !needs_whole.is_empty() && refined.is_zero() {
+                    return Err(NotNormal::NotCovered);
+                }
                 for poly in [refined.numerator(), refined.denominator()] {
                     let more = zeros(poly, letter, &knowledge.not_negative, budget)?;
                     found.zeros.points.extend(more.points);

@@ -98,4 +98,10 @@ pub const ROWS: &[&str] = &[
     r"log x = 2 - x -> x ≈ 1.76 => equivalent",
     r"x + sin x = 2 -> x ≈ 1.106 => equivalent",
     r"tan x = x -> x = 0 => undecided",
+    r"(n+1)! = (n+1) n! -> all real numbers => not equivalent; n = -1: false against true",
+    r"n! = n (n-1)! -> no solution => not equivalent; n = 1: true against false",
+    r"(n+1)! = (n+1) n! -> no solution => not equivalent; n = 0: true against false",
+    r"(n+1)! = (n+1) n! -> n = 0 or n = 1 => not equivalent; n = 2: true against false",
+    r"n! = n! -> n = 0 => not equivalent; n = 1: true against false",
+    r"n! = (n-1)! n -> n = 5 => not equivalent; n = 1: true against false",
 ];
