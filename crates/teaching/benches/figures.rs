@@ -1,11 +1,15 @@
 //! The figures of speed, as one table: `cargo bench -p teaching --bench figures`.
 //!
-//! It measures on one core the tables of verdicts that the tests keep (`tests/tables`), which cover every
-//! kind of line, and a list of hostile ones. A harness of its own, because the figures asked for are those
+//! It measures on one core the tables of verdicts and of workings that the tests keep (`tests/tables`,
+//! `tests/problems/boards.rs`), which cover every kind of line, and a list of hostile ones. A harness of its own, because the figures asked for are those
 //! of single questions (the 50th and 99th of a hundred, and the worst), which are lost in averages.
 
 #[path = "../tests/tables/mod.rs"]
 mod all;
+#[path = "../tests/problems/asked.rs"]
+mod asked;
+#[path = "../tests/problems/boards.rs"]
+mod boards;
 
 use algebra::{
     Assumptions, Line, Options, Setting, compare_given, judge_alone_given, read_line_with,
@@ -14,6 +18,7 @@ use all::TABLES;
 use std::hint::black_box;
 use std::time::{Duration, Instant};
 use teaching::check::{CheckRequest, answer};
+use teaching::solve::{self, SolveRequest};
 use teaching::{Ladder, LadderOrder};
 
 /// The allocator of the program.
@@ -142,11 +147,17 @@ fn read(question: &Question) {
     }
 }
 
-fn measured(name: &str, questions: &[Question], work: fn(&Question)) {
+/// Every working of the table, its lines proved and its reasons said.
+fn workings() -> Vec<SolveRequest> {
+    let asked = |row: &&str| row.split_once(" => ").map_or(*row, |(asked, _)| asked).to_owned();
+    boards::ROWS.iter().map(|row| asked::request(&asked(row))).collect()
+}
+
+fn measured<T>(name: &str, questions: &[T], shown: fn(&T) -> String, work: fn(&T)) {
     if std::env::var("ONLY").is_ok_and(|only| only != name) {
         return;
     }
-    let mut slow: Vec<(Duration, &Question)> = questions
+    let mut slow: Vec<(Duration, &T)> = questions
         .iter()
         .map(|question| {
             let one = || {
@@ -161,9 +172,9 @@ fn measured(name: &str, questions: &[Question], work: fn(&Question)) {
     let total: Duration = slow.iter().map(|(time, _)| *time).sum();
     let at = |part: usize| slow[(slow.len() - 1) * part / 100].0;
     let (worst, question) = slow[slow.len() - 1];
-    let shown: String = question.from.chars().take(40).collect();
+    let hardest: String = shown(question).chars().take(40).collect();
     println!(
-        "| {name} | {} | {:.0} | {:.1} µs | {:.1} µs | {:.1} ms (`{shown}`) |",
+        "| {name} | {} | {:.0} | {:.1} µs | {:.1} µs | {:.1} ms (`{hardest}`) |",
         questions.len(),
         questions.len() as f64 / total.as_secs_f64(),
         at(50).as_secs_f64() * 1e6,
@@ -172,12 +183,8 @@ fn measured(name: &str, questions: &[Question], work: fn(&Question)) {
     );
     if let Some(many) = std::env::var("SLOWEST").ok().and_then(|many| many.parse().ok()) {
         for (time, question) in slow.iter().rev().take(many) {
-            println!(
-                "  {:>9.1} µs  {} -> {}",
-                time.as_secs_f64() * 1e6,
-                question.from.chars().take(60).collect::<String>(),
-                question.to.as_deref().unwrap_or("")
-            );
+            let shown: String = shown(question).chars().take(90).collect();
+            println!("  {:>9.1} µs  {shown}", time.as_secs_f64() * 1e6);
         }
     }
 }
@@ -186,10 +193,14 @@ fn main() {
     let (all, hard) = (questions(), hostile());
     println!("| what | questions | a second | 50th | 99th | worst |");
     println!("|---|---|---|---|---|---|");
-    measured("reading both lines", &all, read);
-    measured("reading and verdict", &all, check);
-    measured("verdict with move and slip named", &all, named);
-    measured("hostile lines", &hard, check);
+    let lines = |q: &Question| format!("{} -> {}", q.from, q.to.as_deref().unwrap_or_default());
+    measured("reading both lines", &all, lines, read);
+    measured("reading and verdict", &all, lines, check);
+    measured("verdict with move and slip named", &all, lines, named);
+    measured("hostile lines", &hard, lines, check);
+    let problem = |request: &SolveRequest| request.problem.clone();
+    let work = |request: &SolveRequest| drop(black_box(solve::answer(request)));
+    measured("working with reasons, every line proved", &workings(), problem, work);
     if std::env::var_os("ONLY").is_none() {
         ladders();
     }
