@@ -25,6 +25,7 @@ mod laws;
 mod line_up;
 pub(crate) mod linear;
 pub(crate) mod literal;
+mod outermost;
 mod over_one;
 mod peeled;
 pub(crate) mod points;

@@ -1,7 +1,7 @@
 //! Solutions that only a function tells, against floating point: each of them is one, and none is missing.
 //!
 //! The equations are `a·g(x) + b·x² + c·x + d = 0` with small whole numbers and a function `g` that has no inverse
-//! together with the rest.
+//! together with the rest, and waves that are shifted.
 
 use algebra::solve::{Solution, Solutions, solutions_given};
 use algebra::{Assumptions, read_line};
@@ -80,6 +80,33 @@ proptest! {
                 let is_known = found.iter().any(|x| (x - change).abs() < 2e-3);
                 prop_assert!(is_known, "{text}: no solution near {change} in {found:?}");
             }
+        }
+    }
+
+    /// A sine that is shifted by whole degrees, over one turn.
+    #[test]
+    fn a_shifted_wave_has_the_solutions_of_its_picture(
+        is_sine in any::<bool>(),
+        a in 1i32..6,
+        k in -6i32..=6,
+        shift in 0i32..360,
+    ) {
+        let (name, g): Shape = if is_sine { ("sin", f64::sin) } else { ("cos", f64::cos) };
+        let text = format!("{a} {name}(x + {shift}°) = {k}");
+        let line = read_line(&text).expect("it can be read").line;
+        let assumed = Assumptions::read(["0 <= x < 2pi"]).expect("an assumption");
+        let f = |x: f64| f64::from(a) * g(x + f64::from(shift).to_radians()) - f64::from(k);
+        let Ok(Solutions::Finite(found)) = solutions_given(&line, "x", &assumed) else {
+            return Err(TestCaseError::fail(format!("{text}: not found")));
+        };
+        let expected = match k.abs().cmp(&a) {
+            std::cmp::Ordering::Less => 2,
+            std::cmp::Ordering::Equal => 1,
+            std::cmp::Ordering::Greater => 0,
+        };
+        prop_assert_eq!(found.len(), expected, "{}", text);
+        for x in found.iter().map(decimal) {
+            prop_assert!(f(x).abs() < 1e-6, "{text}: {x} gives {}", f(x));
         }
     }
 }

@@ -1,6 +1,7 @@
 //! The value of an expression of numbers, worked line by line: brackets and powers first, then products, then sums;
 //! fractions over a common denominator; roots with their squares taken out.
 
+use super::outermost;
 use super::steps::Rule;
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
@@ -160,36 +161,9 @@ fn number(expr: &Expr) -> Option<Rational> {
     }
 }
 
-/// Applies `change` to the outermost parts that it fits, all at once; `None` when it fits none.
-fn changed(expr: &Expr, change: &impl Fn(&Expr) -> Option<Expr>) -> Option<Expr> {
-    let mut any = false;
-    let found = rewritten(expr, change, &mut any);
-    any.then_some(found)
-}
-
-fn rewritten(expr: &Expr, change: &impl Fn(&Expr) -> Option<Expr>, any: &mut bool) -> Expr {
-    if number(expr).is_some() {
-        return expr.clone();
-    }
-    if let Some(found) = change(expr) {
-        *any = true;
-        return found;
-    }
-    let mut again = |part: &Expr| rewritten(part, change, any);
-    let kind = match &expr.kind {
-        ExprKind::Add(a, b) => ExprKind::Add(Box::new(again(a)), Box::new(again(b))),
-        ExprKind::Subtract(a, b) => ExprKind::Subtract(Box::new(again(a)), Box::new(again(b))),
-        ExprKind::Multiply(a, b) => ExprKind::Multiply(Box::new(again(a)), Box::new(again(b))),
-        ExprKind::Divide(a, b) => ExprKind::Divide(Box::new(again(a)), Box::new(again(b))),
-        ExprKind::Negative(a) => ExprKind::Negative(Box::new(again(a))),
-        ExprKind::Power(a, b) => ExprKind::Power(Box::new(again(a)), b.clone()),
-        ExprKind::Root { index, radicand } => {
-            ExprKind::Root { index: *index, radicand: Box::new(again(radicand)) }
-        }
-        ExprKind::Absolute(a) => ExprKind::Absolute(Box::new(again(a))),
-        _ => return expr.clone(),
-    };
-    kind.into()
+/// Applies `change` to the outermost parts that it fits; a number that stands as it is stays so.
+fn changed(expr: &Expr, change: &dyn Fn(&Expr) -> Option<Expr>) -> Option<Expr> {
+    outermost::changed(expr, &|part| number(part).is_some(), change)
 }
 
 /// What comes first: a sum inside a product, a power or a root; then powers and roots of numbers.

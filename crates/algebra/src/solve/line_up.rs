@@ -6,6 +6,12 @@
 //! value and one between each two decides the lines everywhere. Where the values go on for ever in equal
 //! steps, one whole period is looked at.
 
+mod counted;
+mod periods;
+
+pub(crate) use counted::general_solution;
+pub(super) use periods::members;
+
 use super::cells::{Differences, Solutions};
 use super::interval::Builder;
 use super::zeros::{Zeros, zeros};
@@ -15,14 +21,11 @@ use crate::budget::Budget;
 use crate::equal::{Counterexample, Shown};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
-use crate::normal::{
-    Atom, KernelKind, Knowledge, Normaliser, NotNormal, Poly, Quotient, Values, constant, refine,
-};
-use crate::number::{Rational, from_int};
-use num_integer::Integer;
-use num_traits::{Signed, ToPrimitive};
+use crate::normal::{Knowledge, Normaliser, NotNormal, Quotient, Values, constant, refine};
+use crate::number::Rational;
+use counted::steps;
+use periods::{common_period, periods};
 use std::cmp::Ordering;
-use std::collections::BTreeSet;
 
 /// Most values looked at for one question.
 const VALUES: usize = 400;
@@ -108,60 +111,6 @@ fn moving_bases(line: &Line, letter: &str) -> Vec<Expr> {
         });
     }
     found
-}
-
-/// Whether a part is twice a letter, or one more: so a power of -1 has been told apart by its parity already.
-fn is_split(part: &Expr, letter: &str) -> bool {
-    let is_twice = |e: &Expr| *e == Expr::int(2).times(Expr::symbol(letter));
-    match &part.kind {
-        ExprKind::Power(_, exponent) => match &exponent.kind {
-            ExprKind::Add(a, _) => is_twice(a),
-            _ => is_twice(exponent),
-        },
-        _ => false,
-    }
-}
-
-/// `x = π/6 + 2πn`, where the other letter stands for whole numbers.
-fn steps(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, NotNormal> {
-    let (left, right) = line.as_equation().ok_or(NotNormal::NotCovered)?;
-    let others = right.symbols();
-    let mut others = others.iter();
-    let (Some(other), None) = (others.next(), others.next()) else {
-        return Err(NotNormal::NotCovered);
-    };
-    let is_solved = matches!(&left.kind, ExprKind::Symbol(name) if name == letter);
-    if !is_solved || other == letter || !matches!(other.as_str(), "n" | "k" | "m") {
-        return Err(NotNormal::NotCovered);
-    }
-    // `nπ + (-1)ⁿ π/6`: one progression for even n, and one for odd n.
-    let is_sign = |part: &Expr| matches!(&part.kind, ExprKind::Power(_, exponent) if exponent.symbols().contains(other));
-    if right.any(&mut |part| is_sign(part)) && !right.any(&mut |part| is_split(part, other)) {
-        let twice = Expr::int(2).times(Expr::symbol(other));
-        let each = [twice.clone(), twice.plus(Expr::int(1))].map(|n| {
-            let right = right.with(other, &n);
-            steps(&Line::equation(left.clone(), right), letter, budget)
-        });
-        return each.into_iter().collect::<Result<_, _>>().map(Formula::Any);
-    }
-    let none = Values::new();
-    let whole = BTreeSet::from([other.clone()]);
-    let value = Normaliser::new(&none, budget).knowing_whole(&whole).build(right)?;
-    let parts = value.numerator().by_powers_of(&Atom::symbol(other));
-    let [start, step] = &parts[..] else { return Err(NotNormal::NotCovered) };
-    let below = value.denominator();
-    if ![start, step, below].into_iter().all(Poly::is_constant) {
-        return Err(NotNormal::NotCovered);
-    }
-    let over =
-        |above: &Poly| Quotient::new(above.clone(), below.clone()).ok_or(NotNormal::Undefined);
-    let (start, step) = (over(start)?.cancelled(budget)?, over(step)?.cancelled(budget)?);
-    let step = match constant::sign(&step, budget) {
-        Some(1) => step,
-        Some(-1) => step.negated(),
-        _ => return Err(NotNormal::NotCovered),
-    };
-    Ok(Formula::Steps { start, step })
 }
 
 impl Formula {
@@ -267,50 +216,6 @@ fn relation(
     Ok(())
 }
 
-/// Notes after how much a polynomial in sines and cosines repeats itself.
-fn periods(
-    poly: &Poly,
-    letter: &str,
-    found: &mut Critical,
-    budget: &mut Budget,
-) -> Result<(), NotNormal> {
-    for atom in poly.atoms().into_iter().filter(|atom| atom.mentions(letter)) {
-        let angle =
-            atom.as_kernel().filter(|k| matches!(k.kind, KernelKind::Sin | KernelKind::Cos));
-        let parts = angle
-            .and_then(|k| k.arguments[0].as_poly())
-            .map(|poly| poly.by_powers_of(&Atom::symbol(letter)));
-        match parts.as_deref() {
-            // |sin x| repeats itself as what is inside does.
-            _ if inner_circular(atom, letter) => {
-                for argument in atom.as_kernel().into_iter().flat_map(|k| &k.arguments) {
-                    periods(argument.numerator(), letter, found, budget)?;
-                    periods(argument.denominator(), letter, found, budget)?;
-                }
-            }
-            Some([shift, factor]) if factor.is_constant() && shift.is_constant() => {
-                let turn =
-                    Poly::atom(Atom::Constant(crate::expr::Constant::Pi)).scale(&from_int(2));
-                let by =
-                    Quotient::whole(factor.clone()).reciprocal().ok_or(NotNormal::Undefined)?;
-                let period = Quotient::whole(turn).times(&by, budget)?;
-                let back = constant::sign(&period, budget) == Some(-1);
-                found.periods.push(if back { period.negated() } else { period });
-            }
-            _ => found.once = true,
-        }
-    }
-    Ok(())
-}
-
-/// Whether an atom is a function of circular functions, not one itself.
-fn inner_circular(atom: &Atom, letter: &str) -> bool {
-    atom.as_kernel().is_some_and(|kernel| {
-        !matches!(kernel.kind, KernelKind::Sin | KernelKind::Cos)
-            && kernel.arguments.iter().any(|argument| argument.mentions(letter))
-    })
-}
-
 /// The values looked at, in order, each with whether it is one at which something happens or one that
 /// stands for the gap in which it lies.
 struct Row {
@@ -349,48 +254,6 @@ fn bounds(assumed: &[Line], letter: &str, budget: &mut Budget) -> Option<(Quotie
         }
     }
     Some((low?, high?))
-}
-
-/// The members of a progression between two values, both included.
-pub(super) fn members(
-    (start, step): &(Quotient, Quotient),
-    (low, high): (&Quotient, &Quotient),
-    budget: &mut Budget,
-) -> Result<Vec<Quotient>, NotNormal> {
-    let by = step.reciprocal().ok_or(NotNormal::Undefined)?;
-    let mut ends = Vec::new();
-    for end in [low, high] {
-        let times = end.minus(start, budget)?.times(&by, budget)?;
-        let inside = constant::enclose(&times, 64, budget).ok_or(NotNormal::NotCovered)?;
-        ends.push(inside.low().floor().to_integer().to_i64().ok_or(NotNormal::Spent)?);
-    }
-    if ends[1] - ends[0] > VALUES as i64 {
-        return Err(NotNormal::Spent);
-    }
-    let mut found = Vec::new();
-    for n in ends[0]..=ends[1] + 1 {
-        let value = start.plus(&step.scaled(n), budget)?;
-        let after = real::compare(&value, low, budget).ok_or(NotNormal::NotCovered)?;
-        let before = real::compare(&value, high, budget).ok_or(NotNormal::NotCovered)?;
-        if after != Ordering::Less && before != Ordering::Greater {
-            found.push(value);
-        }
-    }
-    Ok(found)
-}
-
-/// The smallest value of which all are whole parts.
-fn common_period(periods: &[Quotient], budget: &mut Budget) -> Result<Quotient, NotNormal> {
-    let first = periods.first().cloned().ok_or(NotNormal::NotCovered)?;
-    let by = first.reciprocal().ok_or(NotNormal::Undefined)?;
-    let mut common = from_int(1);
-    for period in periods {
-        let ratio = period.times(&by, budget)?.cancelled(budget)?;
-        let ratio = ratio.as_constant().ok_or(NotNormal::NotCovered)?.abs();
-        common =
-            Rational::new(common.numer().lcm(ratio.numer()), common.denom().gcd(ratio.denom()));
-    }
-    Ok(first.times(&Quotient::constant(common), budget)?)
 }
 
 impl Row {
@@ -573,75 +436,4 @@ fn first_apart(
         let after = to.holds(letter, &value, budget)?;
         (before != after).then_some((value, before))
     })
-}
-
-/// Progressions that are one, or halves of one, put together: `2πn` and `π + 2πn` are `πn`.
-fn merged(
-    progressions: Vec<(Quotient, Quotient)>,
-    budget: &mut Budget,
-) -> Vec<(Quotient, Quotient)> {
-    let half = Quotient::constant(Rational::new(1.into(), 2.into()));
-    let mut found: Vec<(Quotient, Quotient)> = Vec::new();
-    for (start, step) in progressions {
-        let mut place = None;
-        for (at, (first, size)) in found.iter().enumerate() {
-            let apart = start.minus(first, budget).ok();
-            let ratio = apart.and_then(|apart| {
-                let by = size.reciprocal()?;
-                apart.times(&by, budget).ok()?.cancelled(budget).ok()?.as_constant()
-            });
-            let same = size.minus(&step, budget).is_ok_and(|difference| difference.is_zero());
-            match ratio.filter(|_| same) {
-                Some(ratio) if ratio.is_integer() => place = Some((at, false)),
-                Some(ratio) if (ratio.clone() * from_int(2)).is_integer() => {
-                    place = Some((at, true));
-                }
-                _ => continue,
-            }
-            break;
-        }
-        match place {
-            Some((_, false)) => {}
-            Some((at, true)) => {
-                if let Ok(step) = step.times(&half, budget) {
-                    found[at].1 = step;
-                }
-            }
-            None => found.push((start, step)),
-        }
-    }
-    found
-}
-
-/// `x = π/6 + 2πn or x = 5π/6 + 2πn`: the solutions of an equation that repeats itself.
-pub(crate) fn general_solution(line: &Line, letter: &str) -> Option<Line> {
-    let mut budget = Budget::for_verdict();
-    let budget = &mut budget;
-    let formula = formula(line, letter, budget).ok()?;
-    let mut critical = Critical::default();
-    formula.critical(letter, &mut critical, budget).ok()?;
-    if critical.once || !critical.zeros.points.is_empty() {
-        return None;
-    }
-    let count = Expr::symbol(if letter == "n" { "k" } else { "n" });
-    let mut lines: Vec<Line> = Vec::new();
-    for (start, step) in merged(critical.zeros.progressions, budget) {
-        let next = start.plus(&step, budget).ok()?;
-        let holds =
-            formula.holds(letter, &start, budget)? && formula.holds(letter, &next, budget)?;
-        if !holds {
-            continue;
-        }
-        let steps = step.to_expr().times(count.clone());
-        let value = if start.is_zero() { steps } else { start.to_expr().plus(steps) };
-        let line = Line::equation(Expr::symbol(letter), value);
-        if !lines.contains(&line) {
-            lines.push(line);
-        }
-    }
-    match lines.len() {
-        0 => None,
-        1 => lines.pop(),
-        _ => Some(Line::AnyOf(lines)),
-    }
 }
