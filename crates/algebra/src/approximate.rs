@@ -4,6 +4,7 @@
 //! agreement. Values that are not defined are `NaN`.
 
 use crate::expr::{Constant, Expr, ExprKind, Function};
+use crate::number::{Rational, Whole};
 use num_traits::ToPrimitive;
 use std::collections::BTreeMap;
 
@@ -12,10 +13,55 @@ pub(crate) type Point = BTreeMap<String, f64>;
 
 /// The value at a point; `NaN` where there is none, or none that this can tell.
 pub(crate) fn value(expr: &Expr, at: &Point) -> f64 {
-    let of = |part: &Expr| value(part, at);
+    value_where(expr, &|name| at.get(name).copied().unwrap_or(f64::NAN))
+}
+
+/// The value where one letter is `x`, as [`value`].
+pub(crate) fn value_in(expr: &Expr, letter: &str, x: f64) -> f64 {
+    value_where(expr, &|name| if name == letter { x } else { f64::NAN })
+}
+
+/// The value of an expression without letters, as [`value`].
+pub(crate) fn constant(expr: &Expr) -> f64 {
+    value_where(expr, &|_| f64::NAN)
+}
+
+/// A fraction in floating point.
+pub(crate) fn fraction(value: &Rational) -> f64 {
+    let part = |n: &Whole| n.to_i64().map(|n| n as f64);
+    match (part(value.numer()), part(value.denom())) {
+        (Some(above), Some(below)) => above / below,
+        _ => value.to_f64().unwrap_or(f64::NAN),
+    }
+}
+
+/// Where `function`, negative at one end of an interval and not at the other, crosses zero between them: the
+/// low end of an interval not longer than `length`, or as short as floating point can have it.
+pub(crate) fn crossing(
+    function: impl Fn(f64) -> f64,
+    (mut low, mut high): (f64, f64),
+    length: f64,
+) -> f64 {
+    let starts_negative = function(low) < 0.0;
+    while high - low > length {
+        let middle = f64::midpoint(low, high);
+        if middle <= low || middle >= high {
+            break;
+        }
+        if (function(middle) < 0.0) == starts_negative {
+            low = middle;
+        } else {
+            high = middle;
+        }
+    }
+    low
+}
+
+fn value_where(expr: &Expr, letter: &dyn Fn(&str) -> f64) -> f64 {
+    let of = |part: &Expr| value_where(part, letter);
     match &expr.kind {
-        ExprKind::Number(written) => written.value().to_f64().unwrap_or(f64::NAN),
-        ExprKind::Symbol(name) => at.get(name).copied().unwrap_or(f64::NAN),
+        ExprKind::Number(written) => fraction(written.value()),
+        ExprKind::Symbol(name) => letter(name),
         ExprKind::Constant(Constant::Pi) => std::f64::consts::PI,
         ExprKind::Constant(Constant::Euler) => std::f64::consts::E,
         // Any sizes will do that no law connects.
@@ -47,9 +93,10 @@ pub(crate) fn value(expr: &Expr, at: &Point) -> f64 {
             [a, b] => divided(of(a), of(b)),
             _ => f64::NAN,
         },
-        ExprKind::Call { function, arguments } => {
-            call(*function, &arguments.iter().map(of).collect::<Vec<_>>())
-        }
+        ExprKind::Call { function, arguments } => match &arguments[..] {
+            [one] => call(*function, &[of(one)]),
+            several => call(*function, &several.iter().map(of).collect::<Vec<_>>()),
+        },
         ExprKind::PlusMinus { .. } => f64::NAN,
     }
 }

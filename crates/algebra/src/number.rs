@@ -8,8 +8,8 @@ mod whole;
 mod written;
 
 pub use rational::{
-    Rational, decimal_places, exact_root, from_int, in_base, is_within_bits, round_to_places, show,
-    square_part, to_decimal_text,
+    Rational, decimal_places, exact_root, from_int, in_base, is_within_bits, product_of,
+    round_to_places, show, square_part, to_decimal_text,
 };
 pub use whole::Whole;
 pub use written::{Notation, Written};

@@ -8,8 +8,7 @@ use crate::normal::Quotient;
 /// The value of `expr` where `letter` is `x`; `None` where it has none, or another letter stands in it.
 #[must_use]
 pub fn value(expr: &Expr, letter: &str, x: f64) -> Option<f64> {
-    let at = approximate::Point::from([(letter.to_owned(), x)]);
-    Some(approximate::value(expr, &at)).filter(|y| y.is_finite())
+    Some(approximate::value_in(expr, letter, x)).filter(|y| y.is_finite())
 }
 
 /// Where a constant stands on the number line; `None` when it is too large to draw.

@@ -52,10 +52,10 @@ pub fn enclose_poly(poly: &Poly, bits: u32, budget: &mut Budget) -> Option<Enclo
 #[must_use]
 pub fn enclose(value: &Quotient, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
     let above = enclose_poly(value.numerator(), bits, budget)?;
-    match value.denominator().as_constant() {
-        Some(one) if one == crate::number::from_int(1) => Some(above),
-        _ => above.over(&enclose_poly(value.denominator(), bits, budget)?),
+    if value.denominator().is_one() {
+        return Some(above);
     }
+    above.over(&enclose_poly(value.denominator(), bits, budget)?)
 }
 
 fn enclose_atom(atom: &Atom, bits: u32, budget: &mut Budget) -> Option<Enclosure> {
@@ -120,9 +120,10 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
     if !poly.is_constant() {
         return None;
     }
-    if poly.atoms().iter().any(|atom| matches!(atom, Atom::Unit(_))) {
+    let is_unit = |atom: &Atom| matches!(atom, Atom::Unit(_));
+    if poly.terms().any(|(monomial, _)| monomial.iter().any(|(atom, _)| is_unit(atom))) {
         // Units are positive and independent: only what stands before one unit has a sign.
-        let parts = poly.grouped(|atom| matches!(atom, Atom::Unit(_)));
+        let parts = poly.grouped(is_unit);
         let mut signs = Vec::new();
         for part in parts.values() {
             signs.push(poly_sign(part, budget)?);

@@ -6,7 +6,7 @@
 
 use super::{Atom, Poly};
 use crate::budget::{Budget, Spent};
-use crate::number::Rational;
+use crate::number::{Rational, product_of};
 use num_traits::One;
 
 /// Longest polynomials whose common factor is looked for.
@@ -41,7 +41,9 @@ pub fn exact_quotient(
 /// The product without the relations between atoms, which division has to leave alone.
 fn free_product(term: &Poly, poly: &Poly) -> Poly {
     let pairs = term.terms().flat_map(|left| poly.terms().map(move |right| (left, right)));
-    Poly::gather(pairs.map(|((left, a), (right, b))| (left.times(right), a * b)).collect())
+    Poly::gather(
+        pairs.map(|((left, a), (right, b))| (left.times(right), product_of(a, b))).collect(),
+    )
 }
 
 /// The greatest common divisor, with whole coefficients and a positive leading one; `1` where looking

@@ -21,6 +21,10 @@ pub fn split(poly: &Poly, budget: &mut Budget) -> Result<Vec<(Poly, u32)>, Spent
     if rest.as_constant().is_some() {
         return Ok(found);
     }
+    if rest.terms().all(|(monomial, _)| monomial.degree() <= 1) {
+        found.push((rest, 1));
+        return Ok(found);
+    }
     let letter = {
         let mut atoms = rest.atoms().into_iter();
         match (atoms.next(), atoms.next()) {

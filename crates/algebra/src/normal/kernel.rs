@@ -5,6 +5,7 @@ use super::{Poly, Quotient};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::number::Rational;
 use crate::unit::{Base, Unit};
+use ecow::EcoString;
 use smallvec::{SmallVec, smallvec};
 use std::cmp::Ordering;
 use std::collections::BTreeSet;
@@ -14,7 +15,7 @@ use std::sync::Arc;
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub enum Atom {
     /// A letter.
-    Symbol(Arc<str>),
+    Symbol(EcoString),
     /// π or e.
     Constant(Constant),
     /// A base unit: positive, and independent of all the others.
@@ -69,7 +70,7 @@ impl Atom {
     /// The letter `name`.
     #[must_use]
     pub fn symbol(name: &str) -> Self {
-        Self::Symbol(Arc::from(name))
+        Self::Symbol(EcoString::from(name))
     }
 
     /// A kernel.

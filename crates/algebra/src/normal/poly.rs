@@ -3,7 +3,7 @@
 use super::{Atom, Monomial};
 use crate::budget::{self, Budget, Spent};
 use crate::expr::Expr;
-use crate::number::{Rational, from_int, is_within_bits};
+use crate::number::{Rational, from_int, is_within_bits, product_of};
 use num_traits::{One, Signed, Zero};
 use std::cmp::Ordering;
 use std::collections::{BTreeMap, BTreeSet};
@@ -19,9 +19,7 @@ impl Poly {
     /// The constant `value`.
     #[must_use]
     pub fn constant(value: Rational) -> Self {
-        let mut found = Self::default();
-        found.add_term(Monomial::default(), value);
-        found
+        Self::term(Monomial::default(), value)
     }
 
     /// The whole number `n`.
@@ -33,9 +31,7 @@ impl Poly {
     /// A single atom.
     #[must_use]
     pub fn atom(atom: Atom) -> Self {
-        let mut found = Self::default();
-        found.add_term(Monomial::atom(atom), Rational::one());
-        found
+        Self::term(Monomial::atom(atom), Rational::one())
     }
 
     /// Its monomials and their coefficients.
@@ -69,6 +65,20 @@ impl Poly {
         self.is_zero()
     }
 
+    /// Whether it is the number one.
+    #[must_use]
+    pub fn is_one(&self) -> bool {
+        self.number().is_some_and(Rational::is_one)
+    }
+
+    /// The number that it is, unless it is zero or has atoms.
+    fn number(&self) -> Option<&Rational> {
+        match self.terms.as_slice() {
+            [(monomial, value)] if monomial.is_one() => Some(value),
+            _ => None,
+        }
+    }
+
     /// Its value when no atom is left in it.
     #[must_use]
     pub fn as_constant(&self) -> Option<Rational> {
@@ -82,9 +92,10 @@ impl Poly {
     /// A single term.
     #[must_use]
     pub fn term(monomial: Monomial, coefficient: Rational) -> Self {
-        let mut found = Self::default();
-        found.add_term(monomial, coefficient);
-        found
+        if coefficient.is_zero() {
+            return Self::default();
+        }
+        Self { terms: vec![(monomial, coefficient)] }
     }
 
     /// The only term, when there is just one.
@@ -217,7 +228,8 @@ impl Poly {
         if factor.is_zero() {
             return Self::default();
         }
-        let scaled = self.terms.iter().map(|(monomial, c)| (monomial.clone(), c * factor));
+        let scaled =
+            self.terms.iter().map(|(monomial, c)| (monomial.clone(), product_of(c, factor)));
         Self { terms: scaled.collect() }
     }
 
@@ -234,12 +246,20 @@ impl Poly {
     /// [`Spent`] when the budget does not reach.
     pub fn multiply(&self, other: &Self, budget: &mut Budget) -> Result<Self, Spent> {
         budget.spend(4 * self.len() * other.len())?;
+        // Most denominators are one.
+        for (number, poly) in [(self.number(), other), (other.number(), self)] {
+            match number {
+                Some(one) if one.is_one() => return Ok(poly.clone()),
+                Some(number) => return poly.scale(number).checked(),
+                None => {}
+            }
+        }
         let mut product = Vec::with_capacity((self.len() * other.len()).min(budget::TERMS));
         let mut to_reduce = Vec::new();
         for (left, a) in &self.terms {
             for (right, b) in &other.terms {
                 let monomial = left.times(right);
-                let coefficient = a * b;
+                let coefficient = product_of(a, b);
                 let mut reduces = false;
                 for (atom, exponent) in monomial.iter() {
                     if *exponent > budget::EXPONENT * 4 {
@@ -313,7 +333,14 @@ impl Poly {
     pub fn monomial_content(&self) -> Monomial {
         let mut monomials = self.monomials();
         let Some(first) = monomials.next() else { return Monomial::default() };
-        monomials.fold(first.clone(), |common, monomial| common.common(monomial))
+        let mut content = first.clone();
+        for monomial in monomials {
+            if content.is_one() {
+                break;
+            }
+            content = content.common(monomial);
+        }
+        content
     }
 
     /// The rational number that leaves whole coefficients without a common factor and a positive
@@ -338,6 +365,7 @@ impl Poly {
             return self.clone();
         }
         let mut found = Self::default();
+        found.terms.reserve(self.len());
         for (monomial, coefficient) in &self.terms {
             if let Some(left) = monomial.over(divisor) {
                 found.add_term(left, coefficient.clone());

@@ -22,12 +22,21 @@ impl Quotient {
         if denominator.is_zero() {
             return None;
         }
-        let common = numerator.monomial_content().common(&denominator.monomial_content());
-        let (mut numerator, mut denominator) = if numerator.is_zero() {
-            (numerator, Poly::int(1))
-        } else {
-            (numerator.without(&common), denominator.without(&common))
-        };
+        if denominator.is_one() {
+            return Some(Self { numerator, denominator });
+        }
+        if numerator.is_zero() {
+            return Some(Self::whole(numerator));
+        }
+        let (mut numerator, mut denominator) = (numerator, denominator);
+        let below = denominator.monomial_content();
+        if !below.is_one() {
+            let common = numerator.monomial_content().common(&below);
+            if !common.is_one() {
+                numerator = numerator.without(&common);
+                denominator = denominator.without(&common);
+            }
+        }
         let leading = denominator.leading();
         if !leading.is_one() {
             numerator = numerator.scale(&leading.recip());
@@ -63,6 +72,9 @@ impl Quotient {
     /// Its value when it is a rational number.
     #[must_use]
     pub fn as_constant(&self) -> Option<Rational> {
+        if self.denominator.is_one() {
+            return self.numerator.as_constant();
+        }
         Some(self.numerator.as_constant()? / self.denominator.as_constant()?)
     }
 
@@ -97,8 +109,7 @@ impl Quotient {
     /// The kernel that it is, without anything else.
     #[must_use]
     pub fn as_kernel(&self) -> Option<&Kernel> {
-        let (monomial, factor) =
-            self.numerator.as_term().filter(|_| self.denominator == Poly::int(1))?;
+        let (monomial, factor) = self.numerator.as_term().filter(|_| self.denominator.is_one())?;
         let (atom, _) = monomial.iter().next().filter(|_| monomial.degree() == 1)?;
         atom.as_kernel().filter(|_| factor.is_one())
     }
@@ -254,7 +265,7 @@ impl Quotient {
         if let Some(value) = self.as_constant() {
             return Expr::rational(&value);
         }
-        if self.denominator == Poly::int(1) {
+        if self.denominator.is_one() {
             return self.numerator.to_expr();
         }
         // gT²/(4π²), not gT²/4/π²; and no sign on both sides of the bar.

@@ -8,7 +8,7 @@ use super::{Atom, Poly};
 use crate::budget::{self, Budget, Spent};
 use crate::expr::Expr;
 use crate::number::Whole;
-use crate::number::{Rational, from_int};
+use crate::number::{Rational, from_int, product_of};
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
@@ -165,7 +165,7 @@ impl Univariate {
             }
             let shift = rest.len() - below.len();
             for (index, coefficient) in below.iter().enumerate() {
-                rest[shift + index] -= &factor * coefficient;
+                rest[shift + index] -= product_of(&factor, coefficient);
             }
             rest.pop();
             quotient.push(factor);

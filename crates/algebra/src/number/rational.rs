@@ -15,6 +15,16 @@ pub fn from_int(n: i64) -> Rational {
     Rational::from_integer(Whole::from(n))
 }
 
+/// The product; that of whole numbers, which most are, without looking for common factors.
+#[must_use]
+pub fn product_of(a: &Rational, b: &Rational) -> Rational {
+    if a.is_integer() && b.is_integer() {
+        Rational::from_integer(a.numer() * b.numer())
+    } else {
+        a * b
+    }
+}
+
 /// Whether numerator and denominator are small enough to go on with.
 #[must_use]
 pub fn is_within_bits(value: &Rational) -> bool {

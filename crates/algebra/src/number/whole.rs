@@ -20,8 +20,20 @@ pub struct Whole(Held);
 
 #[derive(Clone, PartialEq, Eq, Hash)]
 enum Held {
-    Small(i128),
+    Small(Word),
     Big(Box<BigInt>),
+}
+
+/// A machine number that need not lie at a multiple of its length: fractions and terms are a quarter
+/// smaller for it.
+#[derive(Clone, Copy, PartialEq, Eq, Hash)]
+#[repr(Rust, packed(8))]
+struct Word(i128);
+
+impl Word {
+    const fn get(self) -> i128 {
+        self.0
+    }
 }
 
 use Held::{Big, Small};
@@ -33,12 +45,12 @@ fn words(a: i128, b: i128) -> Option<(i64, i64)> {
 
 impl Whole {
     const fn small(n: i128) -> Self {
-        Self(Small(n))
+        Self(Small(Word(n)))
     }
 
     fn big(&self) -> BigInt {
         match &self.0 {
-            Small(n) => BigInt::from(*n),
+            Small(n) => BigInt::from(n.get()),
             Big(n) => BigInt::clone(n),
         }
     }
@@ -51,7 +63,7 @@ impl Whole {
         exact: impl FnOnce(&BigInt, &BigInt) -> BigInt,
     ) -> Self {
         if let (Small(a), Small(b)) = (&self.0, &other.0)
-            && let Some(result) = quick(*a, *b)
+            && let Some(result) = quick(a.get(), b.get())
         {
             return Self::small(result);
         }
@@ -67,7 +79,7 @@ impl Whole {
     #[must_use]
     pub fn bits(&self) -> u64 {
         match &self.0 {
-            Small(n) => u64::from(u128::BITS - n.unsigned_abs().leading_zeros()),
+            Small(n) => u64::from(u128::BITS - n.get().unsigned_abs().leading_zeros()),
             Big(n) => n.bits(),
         }
     }
@@ -76,8 +88,8 @@ impl Whole {
     #[must_use]
     pub fn trailing_zeros(&self) -> Option<u64> {
         match &self.0 {
-            Small(0) => None,
-            Small(n) => Some(u64::from(n.trailing_zeros())),
+            Small(Word(0)) => None,
+            Small(n) => Some(u64::from(n.get().trailing_zeros())),
             Big(n) => n.trailing_zeros(),
         }
     }
@@ -95,7 +107,7 @@ impl Whole {
     #[must_use]
     pub fn nth_root(&self, index: u32) -> Self {
         match &self.0 {
-            Small(n) => Self::small(n.nth_root(index)),
+            Small(n) => Self::small(n.get().nth_root(index)),
             Big(n) => n.nth_root(index).into(),
         }
     }
@@ -142,7 +154,7 @@ impl FromStr for Whole {
 impl fmt::Display for Whole {
     fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
         match &self.0 {
-            Small(n) => fmt::Display::fmt(n, f),
+            Small(n) => fmt::Display::fmt(&n.get(), f),
             Big(n) => fmt::Display::fmt(n, f),
         }
     }
@@ -165,7 +177,7 @@ impl Ord for Whole {
         // A big number is further from zero than any small one: its sign alone decides.
         let sign = |n: &BigInt| if n.is_negative() { Ordering::Less } else { Ordering::Greater };
         match (&self.0, &other.0) {
-            (Small(a), Small(b)) => a.cmp(b),
+            (Small(a), Small(b)) => a.get().cmp(&b.get()),
             (Big(a), Big(b)) => a.cmp(b),
             (Big(a), Small(_)) => sign(a),
             (Small(_), Big(b)) => sign(b).reverse(),
@@ -181,6 +193,10 @@ fn multiplied(a: i128, b: i128) -> Option<i128> {
 }
 
 fn divided(a: i128, b: i128) -> Option<i128> {
+    // One is the commonest denominator by far.
+    if b == 1 {
+        return Some(a);
+    }
     match words(a, b).and_then(|(a, b)| a.checked_div(b)) {
         Some(quotient) => Some(i128::from(quotient)),
         None => a.checked_div(b),
@@ -265,7 +281,9 @@ impl Neg for &Whole {
 
     fn neg(self) -> Whole {
         match &self.0 {
-            Small(n) => n.checked_neg().map_or_else(|| (-BigInt::from(*n)).into(), Whole::small),
+            Small(n) => {
+                n.get().checked_neg().map_or_else(|| (-BigInt::from(n.get())).into(), Whole::small)
+            }
             Big(n) => (-&**n).into(),
         }
     }
@@ -284,9 +302,9 @@ impl Shl<u32> for &Whole {
 
     fn shl(self, by: u32) -> Whole {
         if let Small(n) = &self.0
-            && (*n == 0 || self.bits() + u64::from(by) < u64::from(i128::BITS))
+            && (n.get() == 0 || self.bits() + u64::from(by) < u64::from(i128::BITS))
         {
-            return Whole::small(n.checked_shl(by).unwrap_or(0));
+            return Whole::small(n.get().checked_shl(by).unwrap_or(0));
         }
         (self.big() << by).into()
     }
@@ -306,7 +324,7 @@ impl Shr<u32> for &Whole {
 
     fn shr(self, by: u32) -> Whole {
         match &self.0 {
-            Small(n) => Whole::small(n >> by.min(i128::BITS - 1)),
+            Small(n) => Whole::small(n.get() >> by.min(i128::BITS - 1)),
             Big(n) => (&**n >> by).into(),
         }
     }
@@ -326,7 +344,7 @@ impl Zero for Whole {
     }
 
     fn is_zero(&self) -> bool {
-        matches!(self.0, Small(0))
+        matches!(self.0, Small(Word(0)))
     }
 }
 
@@ -336,7 +354,7 @@ impl One for Whole {
     }
 
     fn is_one(&self) -> bool {
-        matches!(self.0, Small(1))
+        matches!(self.0, Small(Word(1)))
     }
 }
 
@@ -359,21 +377,21 @@ impl Signed for Whole {
 
     fn signum(&self) -> Self {
         match &self.0 {
-            Small(n) => Self::small(n.signum()),
+            Small(n) => Self::small(n.get().signum()),
             Big(n) => n.signum().into(),
         }
     }
 
     fn is_positive(&self) -> bool {
         match &self.0 {
-            Small(n) => *n > 0,
+            Small(n) => n.get() > 0,
             Big(n) => n.is_positive(),
         }
     }
 
     fn is_negative(&self) -> bool {
         match &self.0 {
-            Small(n) => *n < 0,
+            Small(n) => n.get() < 0,
             Big(n) => n.is_negative(),
         }
     }
@@ -384,7 +402,7 @@ impl Pow<u32> for &Whole {
 
     fn pow(self, exponent: u32) -> Whole {
         if let Small(n) = &self.0
-            && let Some(power) = n.checked_pow(exponent)
+            && let Some(power) = n.get().checked_pow(exponent)
         {
             return Whole::small(power);
         }
@@ -420,7 +438,8 @@ fn common_factor(mut a: u64, mut b: u64) -> u64 {
 impl Integer for Whole {
     fn div_floor(&self, other: &Self) -> Self {
         let quick = |a, b| {
-            let (quotient, rest) = (divided(a, b)?, remaining(a, b)?);
+            let quotient = divided(a, b)?;
+            let rest = a - quotient * b;
             Some(if rest != 0 && (rest < 0) != (b < 0) { quotient - 1 } else { quotient })
         };
         self.joined(other, quick, Integer::div_floor)
@@ -435,7 +454,6 @@ impl Integer for Whole {
     }
 
     fn gcd(&self, other: &Self) -> Self {
-        // One is the commonest denominator by far.
         if self.is_one() || other.is_one() {
             return Self::one();
         }
@@ -462,7 +480,7 @@ impl Integer for Whole {
 
     fn is_even(&self) -> bool {
         match &self.0 {
-            Small(n) => n & 1 == 0,
+            Small(n) => n.get() & 1 == 0,
             Big(n) => n.is_even(),
         }
     }
@@ -479,28 +497,28 @@ impl Integer for Whole {
 impl ToPrimitive for Whole {
     fn to_i64(&self) -> Option<i64> {
         match &self.0 {
-            Small(n) => i64::try_from(*n).ok(),
+            Small(n) => i64::try_from(n.get()).ok(),
             Big(_) => None,
         }
     }
 
     fn to_u64(&self) -> Option<u64> {
         match &self.0 {
-            Small(n) => u64::try_from(*n).ok(),
+            Small(n) => u64::try_from(n.get()).ok(),
             Big(_) => None,
         }
     }
 
     fn to_i128(&self) -> Option<i128> {
         match &self.0 {
-            Small(n) => Some(*n),
+            Small(n) => Some(n.get()),
             Big(_) => None,
         }
     }
 
     fn to_f64(&self) -> Option<f64> {
         match &self.0 {
-            Small(n) => n.to_f64(),
+            Small(n) => n.get().to_f64(),
             Big(n) => n.to_f64(),
         }
     }

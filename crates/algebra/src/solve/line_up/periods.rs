@@ -77,23 +77,27 @@ pub(in crate::solve) fn members(
     budget: &mut Budget,
 ) -> Result<Vec<Quotient>, NotNormal> {
     let by = step.reciprocal().ok_or(NotNormal::Undefined)?;
-    let mut ends = Vec::new();
-    for end in [low, high] {
+    let mut steps_to = |end: &Quotient| {
         let times = end.minus(start, budget)?.times(&by, budget)?;
         let inside = constant::enclose(&times, 64, budget).ok_or(NotNormal::NotCovered)?;
-        ends.push(inside.low().floor().to_integer().to_i64().ok_or(NotNormal::Spent)?);
-    }
-    if ends[1] - ends[0] > VALUES as i64 {
+        let whole = |n: Rational| n.to_integer().to_i64().ok_or(NotNormal::Spent);
+        Ok::<_, NotNormal>((whole(inside.low().floor())?, whole(inside.high().ceil())?))
+    };
+    let ((first, surely_from), (surely_to, last)) = (steps_to(low)?, steps_to(high)?);
+    if last - first > VALUES as i64 {
         return Err(NotNormal::Spent);
     }
     let mut found = Vec::new();
-    for n in ends[0]..=ends[1] + 1 {
+    for n in first..=last {
         let value = start.plus(&step.scaled(n), budget)?;
-        let after = real::compare(&value, low, budget).ok_or(NotNormal::NotCovered)?;
-        let before = real::compare(&value, high, budget).ok_or(NotNormal::NotCovered)?;
-        if after != Ordering::Less && before != Ordering::Greater {
-            found.push(value);
+        if n <= surely_from || n >= surely_to {
+            let after = real::compare(&value, low, budget).ok_or(NotNormal::NotCovered)?;
+            let before = real::compare(&value, high, budget).ok_or(NotNormal::NotCovered)?;
+            if after == Ordering::Less || before == Ordering::Greater {
+                continue;
+            }
         }
+        found.push(value);
     }
     Ok(found)
 }

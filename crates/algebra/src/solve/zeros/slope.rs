@@ -31,9 +31,6 @@ const SIGN_BITS: u32 = 64;
 /// Functions with zeros further out than this power of two, and turns that go on for ever, are left alone.
 const LARGEST_WINDOW: u32 = 7;
 
-/// How often floating point halves an interval: more would not change it.
-const HALVINGS: usize = 90;
-
 /// Cells further out than this are left alone.
 const FURTHEST: f64 = 1e14;
 
@@ -144,7 +141,7 @@ impl Search<'_> {
         poly: &Poly,
         (low, high): (Option<&Quotient>, Option<&Quotient>),
     ) -> Result<Quotient, NotNormal> {
-        let function = self.in_its_own_letter(poly)?;
+        let (function, whole) = (self.in_its_own_letter(poly)?, Quotient::whole(poly.clone()));
         let place = |n: i64| Rational::new(n.into(), 1.into()) / from_int(1 << CELL);
         let first = crossing_cell(poly, self.letter, (low, high)).ok_or(NotNormal::NotCovered)?;
         // Floating point may be one cell off.
@@ -155,7 +152,7 @@ impl Search<'_> {
                 if !self.is_between(low, end, high)? {
                     return Err(NotNormal::NotCovered);
                 }
-                *sign = self.sign_at(poly, end)?;
+                *sign = self.sign_at(&whole, end)?;
                 if *sign == 0 {
                     return Ok(end.clone());
                 }
@@ -167,14 +164,17 @@ impl Search<'_> {
         Err(NotNormal::NotCovered)
     }
 
-    /// The sign of a function at a rational place. Enclosures tell most; `2^(k/65536)` has no other telling.
-    fn sign_at(&mut self, poly: &Poly, at: &Quotient) -> Result<i8, NotNormal> {
-        let place = constant::enclose(at, SIGN_BITS, self.budget).ok_or(NotNormal::NotCovered)?;
-        let seen = at_place(&poly.to_expr(), self.letter, &place, self.budget);
+    /// The sign of a function at a place. Enclosures tell most; `2^(k/65536)` has no other telling.
+    fn sign_at(&mut self, of: &Quotient, at: &Quotient) -> Result<i8, NotNormal> {
+        if of.is_written_near() {
+            return Err(NotNormal::NotCovered);
+        }
+        let seen = constant::enclose(at, SIGN_BITS, self.budget)
+            .and_then(|place| at_place(&of.to_expr(), self.letter, &place, self.budget));
         if let Some(sign) = seen.and_then(|value| value.sign()).filter(|&sign| sign != 0) {
             return Ok(sign);
         }
-        let value = self.value(&Quotient::whole(poly.clone()), at)?;
+        let value = self.value(of, at)?;
         constant::sign(&value, self.budget).ok_or(NotNormal::NotCovered)
     }
 
@@ -210,17 +210,15 @@ impl Search<'_> {
             return Ok(true);
         }
         let sample = self.sample(low, high).ok_or(NotNormal::NotCovered)?;
-        if self.value(&Quotient::whole(poly.clone()), &sample) == Err(NotNormal::Undefined) {
+        if self.sign_at(&Quotient::whole(poly.clone()), &sample) == Err(NotNormal::Undefined) {
             return Ok(true);
         }
         for condition in self.not_negative.clone() {
-            let value = self.value(&condition, &sample)?;
-            if constant::sign(&value, self.budget) == Some(-1) {
+            if self.sign_at(&condition, &sample) == Ok(-1) {
                 return Ok(true);
             }
         }
-        let direction = self.value(slope, &sample)?;
-        let direction = constant::sign(&direction, self.budget).ok_or(NotNormal::NotCovered)?;
+        let direction = self.sign_at(slope, &sample)?;
         Ok(match signs {
             [Some(left), None] => left == direction,
             [None, Some(right)] => right == -direction,
@@ -242,10 +240,9 @@ impl Search<'_> {
                 None => return Err(NotNormal::NotCovered),
             }
         }
-        match self.value(&Quotient::whole(poly.clone()), at) {
-            Ok(value) => constant::sign(&value, self.budget).map(Some).ok_or(NotNormal::NotCovered),
+        match self.sign_at(&Quotient::whole(poly.clone()), at) {
             Err(NotNormal::Undefined) => Ok(None),
-            Err(other) => Err(other),
+            other => other.map(Some),
         }
     }
 
@@ -263,9 +260,7 @@ impl Search<'_> {
         let shown = poly.to_expr();
         // Floating point says where to look.
         let is_near = |value: &Quotient| {
-            let value = approximate::value(&value.to_expr(), &approximate::Point::new());
-            let at = approximate::Point::from([(self.letter.to_owned(), value)]);
-            approximate::value(&shown, &at).abs() < NEAR
+            approximate::value_in(&shown, self.letter, in_floating_point(value)).abs() < NEAR
         };
         let near: Vec<Quotient> = simple.chain(powers).chain(parts).filter(is_near).collect();
         let mut is_zero = |value: &Quotient| {
@@ -446,9 +441,8 @@ fn crossing_cell(
     (low, high): (Option<&Quotient>, Option<&Quotient>),
 ) -> Option<i64> {
     let shown = poly.to_expr();
-    let value =
-        |x: f64| approximate::value(&shown, &approximate::Point::from([(letter.to_owned(), x)]));
-    let end = |q: &Quotient| approximate::value(&q.to_expr(), &approximate::Point::new());
+    let value = |x: f64| approximate::value_in(&shown, letter, x);
+    let end = in_floating_point;
     let steps = (-24..=24).map(|n| f64::powi(2.0, n));
     let mut places: Vec<f64> = match (low.map(end), high.map(end)) {
         (Some(a), Some(b)) => {
@@ -463,13 +457,17 @@ fn crossing_cell(
     let seen: Vec<(f64, f64)> =
         places.into_iter().map(|x| (x, value(x))).filter(|(_, y)| y.is_finite()).collect();
     let pair = seen.windows(2).find(|pair| (pair[0].1 < 0.0) != (pair[1].1 < 0.0))?;
-    let ((mut a, left), (mut b, _)) = (pair[0], pair[1]);
-    for _ in 0..HALVINGS {
-        let middle = f64::midpoint(a, b);
-        if (value(middle) < 0.0) == (left < 0.0) { a = middle } else { b = middle }
-    }
-    let cell = (a * f64::from(1u32 << CELL)).floor();
+    let cells = f64::from(1u32 << CELL);
+    let at = approximate::crossing(value, (pair[0].0, pair[1].0), 0.01 / cells);
+    let cell = (at * cells).floor();
     (cell.abs() < FURTHEST).then_some(cell as i64)
+}
+
+fn in_floating_point(value: &Quotient) -> f64 {
+    match value.as_constant() {
+        Some(number) => approximate::fraction(&number),
+        None => approximate::constant(&value.to_expr()),
+    }
 }
 
 /// Whether no term is ever negative, and one of them never zero: `3x² + eˣ`.
