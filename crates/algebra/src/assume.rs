@@ -3,7 +3,7 @@
 use crate::budget::Budget;
 use crate::enclosed::{Seen, seen};
 use crate::equal::value_at;
-use crate::expr::Expr;
+use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{
     Atom, CROSSING_LETTER, Normaliser, Poly, Quotient, Values, constant, crossing_function,
@@ -78,6 +78,39 @@ impl Assumptions {
                 let outside = line.symbols().iter().any(|letter| !at.contains_key(letter));
                 outside || is_true(line, at, budget) == Some(true)
             })
+    }
+
+    /// `>` where they say that a letter is positive, `≥` where they say that it is not negative.
+    #[must_use]
+    pub(crate) fn sign_of(&self, letter: &str) -> Option<Relation> {
+        if self.all_positive {
+            return Some(Relation::Greater);
+        }
+        let is_letter =
+            |side: &Expr| matches!(&side.kind, ExprKind::Symbol(name) if name == letter);
+        let bounds = self.lines.iter().filter_map(|line| match line {
+            Line::Relations { sides, relations } => Some(sides.windows(2).zip(relations)),
+            _ => None,
+        });
+        let signs = bounds.flatten().filter_map(|(pair, relation)| {
+            let (bound, relation) = if is_letter(&pair[0]) {
+                (&pair[1], *relation)
+            } else if is_letter(&pair[1]) {
+                (&pair[0], relation.turned())
+            } else {
+                return None;
+            };
+            let bound = bound.as_plain_number().filter(|bound| !bound.is_negative())?;
+            match relation {
+                Relation::Greater => Some(relation),
+                Relation::GreaterOrEqual if bound.is_positive() => Some(Relation::Greater),
+                Relation::GreaterOrEqual => Some(relation),
+                _ => None,
+            }
+        });
+        // The stronger one, if both are said.
+        let all: Vec<Relation> = signs.collect();
+        all.iter().copied().find(|sign| *sign == Relation::Greater).or(all.first().copied())
     }
 
     /// Expressions that are not negative because of them.

@@ -34,7 +34,7 @@ pub(crate) use crossing::{
     CELL, LETTER as CROSSING_LETTER, constant as crossing_constant, function as crossing_function,
 };
 pub use divide::{exact_quotient, gcd};
-pub use factor::{prime_powers, split as factors};
+pub use factor::{prime_powers, primitive, split as factors};
 pub use kernel::{Atom, Kernel, KernelKind, Monomial};
 pub use poly::Poly;
 pub use quotient::Quotient;

@@ -3,7 +3,7 @@
 //! `sets` finds the solutions of lines in one unknown, and where two lines differ: by `cells` for quotients
 //! of polynomials, and by `line_up`, with `zeros`, where functions take part; `real` orders exact numbers,
 //! a `solution` is one that makes a line true, and an `interval` holds many. `systems` compares linear
-//! systems, and `points` finds the solutions of others. `literal` and `formulas`, with `isolate`, compare
+//! systems, and `points` finds the solutions of others, with `combined` equations. `literal` and `formulas`, with `isolate`, compare
 //! equations in several letters, `several` all other lines of that kind.
 //!
 //! `steps` are the lines of a working: `linear` writes those of linear equations, `proportion` those of
@@ -14,6 +14,7 @@
 mod arithmetic;
 mod board;
 pub(crate) mod cells;
+pub(crate) mod combined;
 mod elimination;
 mod expanding;
 mod factorising;

@@ -10,7 +10,7 @@ use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, Values};
 use crate::round::{Fit, fits};
 use crate::solve::{
-    Solution, formulas as literal_formulas, literal, points, sets, several, systems,
+    Solution, combined, formulas as literal_formulas, literal, points, sets, several, systems,
 };
 
 /// What a line of a working is for. A line holds when it does what its role allows.
@@ -464,6 +464,9 @@ fn formulas(
 
 fn as_systems(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> StepVerdict {
     match by_points(from, to, letters) {
+        StepVerdict::Undecided if combined::same_rows(from, to, &mut Budget::for_verdict()) => {
+            StepVerdict::Equivalent { provided: Vec::new() }
+        }
         StepVerdict::Undecided => several::compare(from, to, letters, &setting.assumed),
         found => found,
     }

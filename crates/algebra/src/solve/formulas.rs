@@ -1,6 +1,8 @@
 //! Formulas compared for one letter at generic values of the others, where roots, powers or functions of
 //! the letter take part, or assumptions decide which of several values is meant.
 
+mod one_to_one;
+
 use super::isolate::isolate;
 use super::literal::Comparison;
 use super::sets;
@@ -8,7 +10,7 @@ use crate::assume::Assumptions;
 use crate::budget::Budget;
 use crate::equal::{Condition, Counterexample, Shown, Verdict, equal_given};
 use crate::expr::{Expr, ExprKind, Function};
-use crate::line::Line;
+use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, NotNormal, Quotient, Values};
 use crate::number::from_int;
 
@@ -57,9 +59,6 @@ fn values(
             }
         }
         let Some(candidate) = fitting else { continue };
-        if is_ruled_out(&candidate, assumed) {
-            continue;
-        }
         let known = found
             .iter()
             .any(|other| matches!(equal_given(other, &candidate, assumed), Verdict::Equal { .. }));
@@ -67,7 +66,7 @@ fn values(
             found.push(candidate);
         }
     }
-    Ok(found)
+    Ok(without_negative_ones(found, letter, assumed))
 }
 
 /// The values of `letter` that a formula gives, in terms of the other letters; `None` when they are not found.
@@ -101,14 +100,24 @@ fn without_bars(part: Expr) -> Expr {
     }
 }
 
-/// Whether a value is negative although every letter is positive.
-fn is_ruled_out(value: &Expr, assumed: &Assumptions) -> bool {
-    if !assumed.all_positive {
-        return false;
+/// Without the values that are never positive although the letter is assumed to be: `-√(a² + b²)` for a length.
+/// Where the letter may be zero, such a value is left out only beside the same value with the other sign, which
+/// is zero where it is.
+fn without_negative_ones(values: Vec<Expr>, letter: &str, assumed: &Assumptions) -> Vec<Expr> {
+    let sign = assumed.sign_of(letter);
+    let same = |a: &Expr, b: &Expr| matches!(equal_given(a, b, assumed), Verdict::Equal { .. });
+    let is_ruled_out = |value: &Expr| {
+        let size: Expr = ExprKind::Absolute(Box::new(value.clone())).into();
+        same(value, &size.negative())
+            && (sign == Some(Relation::Greater)
+                || values
+                    .iter()
+                    .any(|other| other != value && same(other, &value.clone().negative())))
+    };
+    if sign.is_none() {
+        return values;
     }
-    let size: Expr = ExprKind::Absolute(Box::new(value.clone())).into();
-    let negative = size.negative();
-    matches!(equal_given(value, &negative, assumed), Verdict::Equal { .. })
+    values.iter().filter(|value| !is_ruled_out(value)).cloned().collect()
 }
 
 /// Compares two lines for `letter`.
@@ -147,10 +156,20 @@ pub(crate) fn compare_for(
             return Ok(Comparison::Same(told));
         }
     }
-    match apart(from, to, letter, assumed) {
-        Some(found) => Ok(Comparison::Different(found)),
-        None => Err(NotNormal::NotCovered),
+    if let Some(provided) = one_to_one::same_value(from, to, letter, assumed) {
+        return Ok(Comparison::Same(provided));
     }
+    if let Some(found) = apart(from, to, letter, assumed) {
+        return Ok(Comparison::Different(found));
+    }
+    // What is the same without bounds on the letters is the same within them.
+    if assumed.whole.is_empty() && !assumed.is_empty() {
+        let found = compare_for(from, to, letter, &Assumptions::default())?;
+        if matches!(found, Comparison::Same(_)) {
+            return Ok(found);
+        }
+    }
+    Err(NotNormal::NotCovered)
 }
 
 /// A difference that shows at two unrelated choices of the other letters.

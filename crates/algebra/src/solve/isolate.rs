@@ -54,12 +54,46 @@ impl Search<'_> {
         let only = match &moving[..] {
             [] => return Ok(found),
             [only] => only,
-            _ => return Err(NotNormal::NotCovered),
+            _ => {
+                found.extend(self.product_of_powers(&rest)?);
+                return Ok(found);
+            }
         };
         for value in self.roots(&rest.by_powers_of(only))? {
             found.extend(self.atom_is(only, &value)?);
         }
         Ok(found)
+    }
+
+    /// Where one product of powers with steady bases has a value, as `10^x = y` does, which is `2^x · 5^x = y`: by
+    /// logarithms.
+    fn product_of_powers(&mut self, poly: &Poly) -> Found {
+        let parts = poly.grouped(|atom| atom.mentions(self.letter));
+        let mut parts: Vec<_> = parts.into_iter().collect();
+        parts.sort_by_key(|(product, _)| !product.is_one());
+        let [(one, rest), (product, factor)] = &parts[..] else {
+            return Err(NotNormal::NotCovered);
+        };
+        if !one.is_one() {
+            return Err(NotNormal::NotCovered);
+        }
+        let whole = |poly: &Poly| Quotient::whole(poly.clone());
+        let value = self.quotient(&whole(rest).negated(), &whole(factor))?;
+        let none = Values::new();
+        let mut difference = Normaliser::new(&none, self.budget).ln_of(&value)?.negated();
+        for (atom, times) in product.iter() {
+            let kernel = atom.as_kernel().filter(|kernel| kernel.kind == KernelKind::Power);
+            let Some([base, exponent]) = kernel.map(|kernel| &kernel.arguments[..]) else {
+                return Err(NotNormal::NotCovered);
+            };
+            if base.mentions(self.letter) {
+                return Err(NotNormal::NotCovered);
+            }
+            let logarithm = Normaliser::new(&none, self.budget).ln_of(base)?;
+            let term = exponent.times(&logarithm, self.budget)?.scaled(i64::from(*times));
+            difference = difference.plus(&term, self.budget)?;
+        }
+        self.poly(difference.numerator())
     }
 
     /// The roots of a polynomial whose coefficients, lowest power first, do not have the letter.
