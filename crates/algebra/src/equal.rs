@@ -298,7 +298,7 @@ impl Comparison<'_> {
         let letters = self.letters.iter().cloned().collect();
         let mut not_negative = self.assumed.not_negative(&letters, &mut budget);
         not_negative.extend(needs.not_negative.iter().chain(&needs.positive).cloned());
-        let knowledge = Knowledge { not_negative };
+        let knowledge = Knowledge { not_negative, positive: needs.positive.clone() };
         let mut rest = numerator.clone();
         // A second look refines what the first brought in, such as roots of new radicands.
         for _ in 0..2 {

@@ -7,7 +7,7 @@
 //! equations in several letters, `several` all other lines of that kind.
 //!
 //! `steps` are the lines of a working: `linear` writes those of linear equations, `proportion` those of
-//! proportions, `board` those of all other lines in one unknown; `elimination` and `three` work systems, `peeled` and
+//! proportions, `board` those of all other lines in one unknown; `elimination`, `three` and `curves` work systems, `peeled` and
 //! `gathered` formulas. Words for the reasons are written in
 //! `teaching`.
 
@@ -15,6 +15,7 @@ mod arithmetic;
 mod board;
 pub(crate) mod cells;
 pub(crate) mod combined;
+mod curves;
 mod elimination;
 mod expanding;
 mod factorising;
@@ -45,6 +46,7 @@ pub(crate) mod zeros;
 pub use arithmetic::arithmetic;
 pub use board::{Board, board, solution_line};
 pub use cells::Solutions;
+pub use curves::eliminate_terms;
 pub use elimination::{eliminate, substitute};
 pub use expanding::{expanding, has_brackets};
 pub use factorising::{factorising, product_of_factors};

@@ -283,7 +283,7 @@ fn shown(example: &Counterexample, value: impl Fn(&Expr) -> String) -> Counterex
         Shown::Truth(truth) => truth.to_string(),
     };
     CounterexampleText {
-        at: example.at.iter().map(|(l, v)| (l.clone(), value(&v.to_expr()))).collect(),
+        at: example.at.iter().map(|(l, v)| (l.clone(), value(&v.to_shown()))).collect(),
         left: side(&example.left),
         right: side(&example.right),
     }

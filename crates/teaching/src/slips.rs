@@ -55,7 +55,8 @@ mod split_without_zero;
 mod squared_one_side;
 mod wrong_power_of_ten;
 use algebra::sketch::Sketch;
-use algebra::{ExprKind, Line, StepVerdict, compare};
+use algebra::{Expr, ExprKind, Line, StepVerdict, compare};
+use num_traits::ToPrimitive;
 
 /// A known mistake.
 pub trait Slip: Sync {
@@ -189,10 +190,20 @@ const COMPARED_BLINDLY: usize = 16;
 /// The same where every comparison is dear.
 const COMPARED_HEAVY: usize = 3;
 
-/// Whether a line holds a number or an exponent that nobody would work with on paper.
+/// Whether a line holds a number or an exponent that nobody would work with on paper, or a root beside a polynomial
+/// of a high degree, which squaring makes twice as high.
 fn is_heavy(line: &Line) -> bool {
     const DIGITS: usize = 14;
     const EXPONENT: i64 = 12;
+    const DEGREE: i64 = 3;
+    let has_root = line.expressions().into_iter().any(|expr| {
+        expr.any(&mut |part| {
+            matches!(&part.kind, ExprKind::Root { radicand, .. } if !radicand.symbols().is_empty())
+        })
+    });
+    if has_root && line.expressions().into_iter().any(|expr| degree(expr) > DEGREE) {
+        return true;
+    }
     line.expressions().into_iter().any(|expr| {
         expr.any(&mut |part| match &part.kind {
             ExprKind::Number(written) => written.text().len() > DIGITS,
@@ -205,13 +216,27 @@ fn is_heavy(line: &Line) -> bool {
     })
 }
 
+/// How often letters are multiplied with each other at most.
+fn degree(expr: &Expr) -> i64 {
+    match &expr.kind {
+        ExprKind::Symbol(_) => 1,
+        ExprKind::Negative(a) | ExprKind::Absolute(a) | ExprKind::Root { radicand: a, .. } => {
+            degree(a)
+        }
+        ExprKind::Add(a, b) | ExprKind::Subtract(a, b) => degree(a).max(degree(b)),
+        ExprKind::Multiply(a, b) | ExprKind::Divide(a, b) => degree(a) + degree(b),
+        ExprKind::Power(base, exponent) => {
+            let times = exponent.as_plain_number().and_then(|n| n.to_i64()).unwrap_or(1);
+            degree(base).saturating_mul(times.abs())
+        }
+        _ => 0,
+    }
+}
+
 /// The slip that leads from `from` to `to`, if it is a known one. One slip is looked for first, then two
 /// in a row, of which the first is told.
 #[must_use]
 pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
-    if !matches!(compare(from, to, None), StepVerdict::NotEquivalent(_)) {
-        return None;
-    }
     // How a number is rounded is said by the verdict itself.
     if to.is_rounded() {
         return None;
@@ -229,11 +254,16 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
         left = left.saturating_sub(1);
         left > 0 && matches!(compare(wrong, to, None), StepVerdict::Equivalent { .. })
     };
+    // What a slip makes of a line may happen to be right.
+    let named = |slip| {
+        let is_wrong = matches!(compare(from, to, None), StepVerdict::NotEquivalent(_));
+        is_wrong.then_some(slip)
+    };
     let mut firsts: Vec<(&'static dyn Slip, Line)> = Vec::new();
     for slip in SLIPS.iter().copied() {
         for wrong in slip.wrong(from) {
             if same(&wrong) {
-                return Some(slip);
+                return named(slip);
             }
             firsts.push((slip, wrong));
         }
@@ -242,7 +272,7 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
     for (slip, wrong) in firsts {
         for second in SLIPS {
             if second.wrong(&wrong).iter().take(4).any(&mut same) {
-                return Some(slip);
+                return named(slip);
             }
         }
     }

@@ -11,8 +11,8 @@ use algebra::budget::Budget;
 use algebra::normal::{Normaliser, NotNormal, Poly, Quotient, Values, prime_powers};
 use algebra::number::{decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, board, eliminate, eliminate_three, expanding, factorising, formula_values,
-    gathered, peeled, product_of_factors, substitute, system_points,
+    Rule, Step, board, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
+    formula_values, gathered, peeled, product_of_factors, substitute, system_points,
 };
 use algebra::write::text;
 use algebra::{
@@ -262,7 +262,16 @@ pub fn solve(
 /// # Errors
 /// As [`simplify`].
 pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Worked, String> {
-    let values = formula_values(line, letter, assumed).ok_or(NO_FORM)?;
+    let mut on_the_way = peeled(line, letter);
+    if on_the_way.is_empty() {
+        on_the_way = gathered(line, letter);
+    }
+    let end = on_the_way.last().map(|(last, _)| last.clone());
+    let is_answer = |end: &&Line| says_the_same(end, line, letter, assumed);
+    let Some(values) = formula_values(line, letter, assumed) else {
+        let answer = end.as_ref().filter(is_answer).ok_or(NO_FORM)?.clone();
+        return Ok(on_the_way_to(answer, line, letter, on_the_way));
+    };
     let is = |value: Expr| Line::equation(Expr::symbol(letter), value);
     let mut lines: Vec<Line> = values.into_iter().map(is).collect();
     // With `r > 0` one of two roots goes: whichever is proved to be all that is left.
@@ -282,12 +291,19 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
         1 => lines.remove(0),
         _ => Line::AnyOf(lines),
     };
+    // ln(y/(1 - y)), not ln y - ln(-(y - 1)), where the end of the working says the same in no more signs.
+    let length = |line: &Line| algebra::write::text_line(line).chars().count();
+    let answer = match end.as_ref().filter(|end| length(end) <= length(&answer)).filter(is_answer) {
+        Some(end) => end.clone(),
+        None => answer,
+    };
+    Ok(on_the_way_to(answer, line, letter, on_the_way))
+}
+
+/// A formula, the lines on the way, and the answer.
+fn on_the_way_to(answer: Line, line: &Line, letter: &str, on_the_way: Vec<(Line, Rule)>) -> Worked {
     let mut found = two(line.clone(), answer.clone(), &Rule::Isolate(Expr::symbol(letter)));
     let last = found.working.0.pop();
-    let mut on_the_way = peeled(line, letter);
-    if on_the_way.is_empty() {
-        on_the_way = gathered(line, letter);
-    }
     for (between, rule) in on_the_way {
         // The last step keeps its reason, and the answer its form.
         if (between == answer || is_solved_for(&between, letter))
@@ -295,13 +311,20 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
         {
             let reason = words::reason(&rule);
             found.working.0.push(Draft::Line { line, reason, role });
-            return Ok(found);
+            return found;
         }
         let reason = words::reason(&rule);
         found.working.0.push(Draft::Line { line: between, reason, role: Role::Follows });
     }
     found.working.0.extend(last);
-    Ok(found)
+    found
+}
+
+/// Whether the end of a working gives the letter the value that the formula gives it.
+fn says_the_same(end: &Line, formula: &Line, letter: &str, assumed: &Assumptions) -> bool {
+    let setting = Setting { unknown: Some(letter.to_owned()), assumed: assumed.clone() };
+    is_solved_for(end, letter)
+        && matches!(compare_given(formula, end, &setting), StepVerdict::Equivalent { .. })
 }
 
 /// Whether the value is written with a sign before it.
@@ -321,9 +344,10 @@ type Way = fn(&Line) -> Option<Vec<Step>>;
 /// # Errors
 /// As [`simplify`].
 pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
-    let ways: [(&str, Way); 3] = [
+    let ways: [(&str, Way); 4] = [
         ("elimination", eliminate),
         ("elimination", eliminate_three),
+        ("elimination", eliminate_terms),
         ("substitution", substitute),
     ];
     let mut fitting: Vec<(&str, Vec<Step>)> =

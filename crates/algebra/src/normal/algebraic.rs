@@ -56,8 +56,11 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     let rising = poly.sign_at(&high) > 0;
     // The scaled polynomial at n/2^at: positive where the root lies to the left, when it rises.
     let is_left_of_root = |n: &Whole, at: u32| {
-        let value = scaled_value(&coefficients, n, at);
-        if value.is_zero() { None } else { Some(value.is_positive() != rising) }
+        let is_positive = quick_sign(&coefficients, n, at).or_else(|| {
+            let value = scaled_value(&coefficients, n, at);
+            (!value.is_zero()).then(|| value.is_positive())
+        });
+        is_positive.map(|positive| positive != rising)
     };
     let place = |value: &Rational, at: u32| (value.numer() << at).div_floor(value.denom());
     let mut at = FIRST;
@@ -104,6 +107,8 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
 
 /// Bits found by halving before Newton's method takes over.
 const FIRST: u32 = 48;
+/// Bits that are carried along beyond those asked for.
+const GUARD: u32 = 40;
 
 /// The slow way to more bits, where Newton's method went astray.
 fn halved(
@@ -124,6 +129,19 @@ fn halved(
     (a, b)
 }
 
+/// Whether the polynomial is positive at `n/2^at`, by Horner's scheme in fixed point with a bound on what is cut
+/// off; `None` where that is too near to zero to tell.
+fn quick_sign(coefficients: &[Whole], n: &Whole, at: u32) -> Option<bool> {
+    let size = n.abs();
+    let (mut value, mut error) = (Whole::zero(), Whole::zero());
+    for coefficient in coefficients.iter().rev() {
+        // Each cut is less than one unit, and what was cut before grows with the place.
+        value = ((value * n) >> at) + (coefficient << (at + GUARD));
+        error = ((error * &size) >> at) + 2;
+    }
+    (value.abs() > error).then(|| value.is_positive())
+}
+
 /// `2^(at·degree)` times the polynomial at `n/2^at`: a whole number.
 fn scaled_value(coefficients: &[Whole], n: &Whole, at: u32) -> Whole {
     let mut value = Whole::zero();
@@ -135,12 +153,13 @@ fn scaled_value(coefficients: &[Whole], n: &Whole, at: u32) -> Whole {
     value
 }
 
-/// One step of Newton's method from `n/2^at`; nothing is proved here.
+/// One step of Newton's method from `n/2^at`, with bits to spare for what is cut off; nothing is proved here.
 fn newton(coefficients: &[Whole], n: &Whole, at: u32) -> Option<Whole> {
+    let fine = at + GUARD;
     let (mut value, mut slope) = (Whole::zero(), Whole::zero());
     for coefficient in coefficients.iter().rev() {
         slope = ((slope * n) >> at) + &value;
-        value = ((value * n) >> at) + (coefficient << at);
+        value = ((value * n) >> at) + (coefficient << fine);
     }
     (!slope.is_zero()).then(|| n - (value << at) / slope)
 }

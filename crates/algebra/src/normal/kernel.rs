@@ -142,6 +142,17 @@ impl Atom {
                 let cos = Poly::atom(Self::kernel(KernelKind::Cos, kernel.arguments.clone()));
                 Some((2, Poly::int(1).minus_plainly(&cos.squared_plainly()?)))
             }
+            // αⁿ by the lower powers of α.
+            KernelKind::Algebraic => {
+                let (_, poly) = super::algebraic::parts(kernel)?;
+                let (lead, lower) = poly.coefficients().split_last()?;
+                let terms = lower.iter().enumerate().map(|(power, factor)| {
+                    let mut monomial = Monomial::default();
+                    monomial.set(self, u32::try_from(power).unwrap_or(u32::MAX));
+                    (monomial, -factor / lead)
+                });
+                Some((u32::try_from(lower.len()).ok()?, Poly::gather(terms.collect())))
+            }
             _ => None,
         }
     }
@@ -149,12 +160,15 @@ impl Atom {
     /// The exponent from which [`Atom::relation`] applies.
     #[must_use]
     pub fn reducible_from(&self) -> Option<u32> {
-        match self.as_kernel()?.kind {
+        let kernel = self.as_kernel()?;
+        match kernel.kind {
             KernelKind::PrimeRoot
             | KernelKind::Absolute
             | KernelKind::Sin
             | KernelKind::SignPower => Some(2),
             KernelKind::Root(index) => Some(index),
+            // Two bounds, and one coefficient more than the degree.
+            KernelKind::Algebraic => u32::try_from(kernel.arguments.len()).ok()?.checked_sub(3),
             _ => None,
         }
     }

@@ -256,6 +256,18 @@ impl Quotient {
         })
     }
 
+    /// As an expression for reading only: a number that would be written with a decimal in it is a decimal of six
+    /// places as a whole.
+    #[must_use]
+    pub fn to_shown(&self) -> Expr {
+        if self.is_written_near()
+            && let Some(inside) = super::constant::enclose(self, 64, &mut Budget::for_verdict())
+        {
+            return Expr::decimal(&crate::number::to_decimal_text(&inside.low(), 6));
+        }
+        self.to_expr()
+    }
+
     /// As an expression, for showing.
     #[must_use]
     pub fn to_expr(&self) -> Expr {

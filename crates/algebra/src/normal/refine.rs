@@ -19,6 +19,8 @@ use std::collections::BTreeMap;
 pub struct Knowledge {
     /// These are positive, or at least not negative.
     pub not_negative: Vec<Quotient>,
+    /// Those among them that are positive.
+    pub positive: Vec<Quotient>,
 }
 
 /// Highest power that one kernel is taken to.
@@ -295,15 +297,24 @@ fn logarithms(
     Ok(())
 }
 
-/// Looks up the signs of the basis in what is known: 1, -1, or 0 for unknown.
-fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Vec<i8>, NotNormal> {
+/// The signs of the factors of a basis, as far as they are known.
+struct Signs {
+    /// 1, -1, or 0 for unknown.
+    of: Vec<i8>,
+    /// Two factors whose signs are unknown, neither of them zero, and the sign of their product: where
+    /// `y/(1 - y)` is positive, `|1 - y|` is `y(1 - y)/|y|`.
+    pairs: Vec<(usize, usize, i8)>,
+}
+
+/// Looks up the signs of the basis in what is known.
+fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Signs, NotNormal> {
     let sure = |poly: &Poly| i8::from(is_surely_positive(&Quotient::whole(poly.clone())));
     let mut signs: Vec<i8> = basis.0.iter().map(sure).collect();
     let mut known = Vec::new();
     for value in &knowledge.not_negative {
         let product = value.numerator().multiply(value.denominator(), budget)?;
         if let Some((exponents, left)) = basis.exponents(&product, budget)? {
-            known.push((exponents, left.is_negative()));
+            known.push((exponents, left.is_negative(), knowledge.positive.contains(value)));
         }
     }
     // `x - 3` is positive where `x - 5` is.
@@ -319,9 +330,22 @@ fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Ve
             }
         }
     }
+    // An odd root has the sign of what is under it.
+    for (factor, sign) in basis.0.iter().zip(&mut signs).filter(|(_, sign)| **sign == 0) {
+        let kernel = super::powers::only_atom(factor).and_then(Atom::as_kernel);
+        if let Some(kernel) = kernel
+            && matches!(kernel.kind, KernelKind::Root(index) if index.is_odd())
+            && kernel.arguments.iter().all(|under| knowledge.not_negative.contains(under))
+        {
+            *sign = 1;
+        }
+    }
+    let odd = |exponents: &[u32]| -> Vec<usize> {
+        (0..exponents.len()).filter(|&i| exponents[i] % 2 == 1).collect()
+    };
     for _ in 0..known.len() {
-        for (exponents, negative) in &known {
-            let odd = || exponents.iter().enumerate().filter(|(_, e)| *e % 2 == 1).map(|(i, _)| i);
+        for (exponents, negative, _) in &known {
+            let odd = || odd(exponents).into_iter();
             let mut open = odd().filter(|&i| signs[i] == 0);
             if let (Some(only), None) = (open.next(), open.next()) {
                 let others: i8 = odd().filter(|&i| i != only).map(|i| signs[i]).product();
@@ -329,7 +353,18 @@ fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Ve
             }
         }
     }
-    Ok(signs)
+    let mut pairs: Vec<(usize, usize, i8)> = Vec::new();
+    for (exponents, negative, _) in known.iter().filter(|(.., is_positive)| *is_positive) {
+        let (open, told): (Vec<usize>, Vec<usize>) =
+            odd(exponents).into_iter().partition(|&i| signs[i] == 0);
+        let [kept, other] = open[..] else { continue };
+        let is_used = |i| pairs.iter().any(|&(a, b, _)| i == a || i == b);
+        if !is_used(kept) && !is_used(other) {
+            let sign: i8 = told.iter().map(|&i| signs[i]).product();
+            pairs.push((kept, other, if *negative { -sign } else { sign }));
+        }
+    }
+    Ok(Signs { of: signs, pairs })
 }
 
 fn roots(
@@ -354,7 +389,7 @@ fn roots(
             }
         }
     }
-    let signs = signs(&basis, knowledge, budget)?;
+    let Signs { of: signs, pairs } = signs(&basis, knowledge, budget)?;
     let mut parts = Vec::new();
     // The common index of the roots of each factor: of its size, and of the factor itself.
     let mut of_size = vec![1u32; basis.0.len()];
@@ -392,7 +427,15 @@ fn roots(
         }
         for (at, exponent) in exponents.iter().enumerate().filter(|(_, e)| **e > 0) {
             let factor = Quotient::whole(basis.0[at].clone());
+            let pair = pairs.iter().find(|(_, other, _)| *other == at && of_size[at] == 1);
             let size = match signs[at] {
+                0 if let Some((kept, _, sign)) = pair => {
+                    let kept = Quotient::whole(basis.0[*kept].clone());
+                    let below = kernel(KernelKind::Absolute, vec![kept.clone()]);
+                    let by = below.reciprocal().ok_or(NotNormal::Undefined)?;
+                    let size = factor.times(&kept, budget)?.times(&by, budget)?;
+                    if *sign < 0 { size.negated() } else { size }
+                }
                 0 => kernel(KernelKind::Absolute, vec![factor.clone()]),
                 1 => factor.clone(),
                 _ => factor.negated(),

@@ -329,12 +329,20 @@ impl Univariate {
             let linear = Self::new(vec![-root, Rational::one()]);
             rest = rest.exact_quotient(&linear, budget)?.ok_or(Spent)?;
         }
-        let mut found: Vec<Root> = exact.into_iter().map(Root::Exact).collect();
+        let mut found = Vec::new();
         if rest.degree() >= 2 {
             let chain = rest.sturm(budget)?;
             let bound = rest.bound();
             isolate(&chain, -bound.clone(), bound, &mut found, budget)?;
         }
+        // The rational roots were left aside: none of them may lie between two bounds either.
+        for root in &mut found {
+            while exact.iter().any(|value| root.bounds().0 <= value && value <= root.bounds().1) {
+                budget.spend(20 + 2 * rest.cost_at(root.bounds().0))?;
+                root.refine(&rest);
+            }
+        }
+        found.extend(exact.into_iter().map(Root::Exact));
         found.sort_by(|a, b| a.bounds().0.cmp(b.bounds().0));
         Ok(found)
     }
@@ -484,6 +492,35 @@ mod tests {
             assert_eq!(found, exact, "{coefficients:?}");
             assert_eq!(roots.len() - found.len(), between, "{coefficients:?}");
             assert_eq!(p.count_roots(&mut budget), Ok(roots.len()));
+        }
+    }
+
+    /// The rational roots are taken out before the others are isolated, and must not come back between their bounds:
+    /// `x⁴ - 3x³ - x² - 17x + 60 < 0` had no solution once.
+    #[test]
+    fn no_other_root_lies_between_the_bounds_of_one() {
+        let mut budget = Budget::for_verdict();
+        for coefficients in [
+            &[18, -6, -3, 1][..],
+            &[60, -17, -1, -3, 1],
+            &[555, 4, -144, 0, 9],
+            &[6, -11, 1, 4, -1],
+        ] {
+            let p = poly(coefficients);
+            for mut root in p.roots(&mut budget).expect("small") {
+                let (low, high) = root.bounds();
+                let signs = (p.sign_at(low), p.sign_at(high));
+                if matches!(root, Root::Exact(_)) {
+                    assert_eq!(signs, (0, 0), "{coefficients:?}");
+                    continue;
+                }
+                assert_eq!(signs.0 * signs.1, -1, "{coefficients:?}");
+                for _ in 0..20 {
+                    root.refine(&p);
+                }
+                let (low, high) = root.bounds();
+                assert_eq!(p.sign_at(low) * p.sign_at(high), -1, "{coefficients:?}");
+            }
         }
     }
 

@@ -457,6 +457,13 @@ impl Integer for Whole {
         if self.is_one() || other.is_one() {
             return Self::one();
         }
+        // Long numbers over powers of two: halving tells what subtracting would take long to.
+        if let (Some(a), Some(b)) = (self.trailing_zeros(), other.trailing_zeros())
+            && matches!((&self.0, &other.0), (Big(_), _) | (_, Big(_)))
+            && (self.bits() == a + 1 || other.bits() == b + 1)
+        {
+            return &Self::one() << u32::try_from(a.min(b)).unwrap_or(u32::MAX);
+        }
         let quick = |a: i128, b: i128| {
             let (a, b) = (a.unsigned_abs(), b.unsigned_abs());
             match (u64::try_from(a), u64::try_from(b)) {

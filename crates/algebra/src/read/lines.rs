@@ -7,6 +7,10 @@ use super::{Note, Reading, names};
 use crate::expr::{Expr, ExprKind, Span};
 use crate::line::{Line, Piece, Relation};
 
+mod points;
+
+use points::points;
+
 /// Words that may lead into a line and say nothing about its mathematics.
 const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
 
@@ -242,6 +246,9 @@ fn alternatives(
     tokens: &[Token],
     notes: &mut Vec<Note>,
 ) -> Result<Line, ReadError> {
+    if let Some(line) = points(text, tokens, notes).transpose()? {
+        return Ok(line);
+    }
     let parts = split(tokens, |token| word(token).as_deref() == Some("or"));
     if parts.len() == 1 {
         return conditions(text, tokens, notes);
@@ -305,10 +312,10 @@ fn solved_letter(line: &Line) -> Option<String> {
 }
 
 fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Line, ReadError> {
-    if let Some(line) = membership(text, tokens, notes).transpose()? {
+    if let Some(line) = points(text, tokens, notes).transpose()? {
         return Ok(line);
     }
-    if let Some(line) = point(text, tokens, notes).transpose()? {
+    if let Some(line) = membership(text, tokens, notes).transpose()? {
         return Ok(line);
     }
     if let Some(values) = list(tokens, '(').filter(|values| values.len() > 1) {
@@ -342,16 +349,30 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
     })
 }
 
+/// What stands between commas in one pair of brackets.
 fn list(tokens: &[Token], open: char) -> Option<Vec<&[Token]>> {
     match tokens {
         [Token { kind: T::Open(sign), .. }, inside @ .., Token { kind: T::Close(_), .. }]
-            if *sign == open =>
+            if *sign == open && is_balanced(inside) =>
         {
             let parts = split(inside, |token| token.kind == T::Comma);
             parts.iter().all(|part| !part.is_empty()).then_some(parts)
         }
         _ => None,
     }
+}
+
+/// Whether no bracket closes before it is opened: the brackets around `0, 0), (1, 1` are not one pair.
+fn is_balanced(tokens: &[Token]) -> bool {
+    let mut depth = 0i32;
+    tokens.iter().all(|token| {
+        match token.kind {
+            T::Open(_) => depth += 1,
+            T::Close(_) => depth -= 1,
+            _ => {}
+        }
+        depth >= 0
+    })
 }
 
 fn expr_of(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Result<Expr, ReadError> {
@@ -409,27 +430,4 @@ fn within(text: &Source<'_>, tokens: &[Token], at: usize, notes: &mut Vec<Note>)
         Ok([only]) => only,
         Err(lines) => Line::AnyOf(lines),
     })
-}
-
-/// `(x, y) = (3, 2)`
-fn point(
-    text: &Source<'_>,
-    tokens: &[Token],
-    notes: &mut Vec<Note>,
-) -> Option<Result<Line, ReadError>> {
-    let equal = T::Relation(Relation::Equal);
-    let at = tokens.iter().position(|token| token.kind == equal)?;
-    let (left, right) = (list(&tokens[..at], '(')?, list(&tokens[at + 1..], '(')?);
-    if left.len() < 2 || left.len() != right.len() {
-        return None;
-    }
-    let build = |notes: &mut Vec<Note>| {
-        let lines = left
-            .iter()
-            .zip(&right)
-            .map(|(l, r)| Ok(Line::equation(expr_of(text, l, notes)?, expr_of(text, r, notes)?)))
-            .collect::<Result<Vec<_>, ReadError>>()?;
-        Ok(Line::AllOf(lines))
-    };
-    Some(build(notes))
 }

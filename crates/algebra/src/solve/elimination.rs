@@ -11,6 +11,8 @@ use crate::step::Role;
 use num_integer::Integer;
 use num_traits::{One, Signed, Zero};
 
+use super::combined;
+
 type Row = super::rows::Row<2>;
 
 /// A system of two equations in two letters.
@@ -42,6 +44,21 @@ impl<'a> Pair<'a> {
         [1, 0]
             .into_iter()
             .find_map(|from| Some((from, alone(from).filter(|_| rows[from].is_some())?)))
+    }
+
+    /// An equation with a letter that can be divided out, the letter, and its value: `y = 6/x` of `xy = 6`.
+    fn divided(&self) -> Option<(usize, usize, Expr)> {
+        let mut budget = Budget::for_verdict();
+        [0, 1].into_iter().zip(self.lines).find_map(|(from, line)| {
+            let (polys, needs) = combined::polynomials(std::slice::from_ref(line), &mut budget)?;
+            [1, 0].into_iter().find_map(|at| {
+                let parts = polys[0].by_powers_of(&Atom::symbol(&self.letters[at]));
+                let [rest, factor] = &parts[..] else { return None };
+                let is_alone = !rest.mentions(&self.letters[at]) && factor.len() == 1;
+                let value = Quotient::new(rest.negated(), factor.clone())?;
+                (needs.is_empty() && is_alone).then(|| (from, at, value.to_expr()))
+            })
+        })
     }
 
     fn letter(&self, at: usize) -> Expr {
@@ -135,15 +152,17 @@ fn finish(
 }
 
 /// By substitution: one letter is isolated and put into the other equation. `None` for anything but two linear
-/// equations with one solution, or a linear one with a polynomial one.
+/// equations with one solution, and two equations of which one gives a letter by itself, or divided out.
 #[must_use]
 pub fn substitute(line: &Line) -> Option<Vec<Step>> {
     let pair = Pair::of(line)?;
     let rows = pair.lines.map(|line| pair.row(line));
-    let (from, at) = pair.written_alone(&rows).or_else(|| isolated(&rows))?;
-    let row = rows[from].as_ref()?;
+    let straight = pair.written_alone(&rows).or_else(|| isolated(&rows));
+    let (from, at, value) = match straight {
+        Some((from, at)) => (from, at, other_side(&pair, rows[from].as_ref()?, at)),
+        None => pair.divided()?,
+    };
     let letter = pair.letter(at);
-    let value = other_side(&pair, row, at);
     let solved = Line::equation(letter.clone(), value.clone());
     let mut steps = vec![step(line.clone(), Rule::Given, Role::Starts)];
     let mut push = |line: Line, rule: Rule| {
@@ -159,7 +178,7 @@ pub fn substitute(line: &Line) -> Option<Vec<Step>> {
     push(placed(solved.clone(), other.clone()), Rule::SolveFor(letter.clone()));
     let put = other.with(&pair.letters[at], &value);
     push(placed(solved.clone(), put.clone()), Rule::ReplaceLetter(letter, value.clone()));
-    if rows[1 - from].is_none() {
+    if rows[1 - from].is_none() || rows[from].is_none() {
         return curve(&pair, at, &value, &put, placed, steps);
     }
     let single = pair.row(&put)?;

@@ -1,6 +1,7 @@
 //! Formulas compared for one letter at generic values of the others, where roots, powers or functions of
 //! the letter take part, or assumptions decide which of several values is meant.
 
+mod one_kernel;
 mod one_to_one;
 
 use super::isolate::isolate;
@@ -44,10 +45,8 @@ fn values(
     let mut found: Vec<Expr> = Vec::new();
     for candidate in isolate(difference.numerator(), letter, budget)? {
         let candidate = candidate.to_expr();
-        // `y = e^x` has the solution ln y, which is less than ln|y|.
-        let bare = candidate.map(&mut bare_logarithm);
         let mut fitting = None;
-        for candidate in [candidate, bare] {
+        for candidate in with_bare_logarithms(&candidate) {
             let (left, right) = (left.with(letter, &candidate), right.with(letter, &candidate));
             match equal_given(&left, &right, assumed) {
                 Verdict::Equal { .. } => {
@@ -79,12 +78,39 @@ pub fn formula_values(line: &Line, letter: &str, assumed: &Assumptions) -> Optio
     Some(found)
 }
 
-/// `ln|a|` as `ln a`.
-fn bare_logarithm(part: Expr) -> Expr {
-    let ExprKind::Call { function: Function::Ln, arguments } = &part.kind else { return part };
-    let [Expr { kind: ExprKind::Absolute(inside), .. }] = &arguments[..] else { return part };
-    let arguments = vec![(**inside).clone()];
-    Expr::at(ExprKind::Call { function: Function::Ln, arguments }, part.span)
+/// An expression, and the same with `ln a` or `ln(-a)` for each `ln|a|` in it: `y = e^x` has the solution ln y,
+/// which is less than ln|y|.
+fn with_bare_logarithms(expr: &Expr) -> Vec<Expr> {
+    const MOST: usize = 3;
+    let mut insides: Vec<Expr> = Vec::new();
+    expr.any(&mut |part| {
+        insides.extend(size_in_logarithm(part).filter(|inside| !insides.contains(inside)).cloned());
+        false
+    });
+    let mut found = vec![expr.clone()];
+    if insides.is_empty() || insides.len() > MOST {
+        return found;
+    }
+    for signs in 0..1u32 << insides.len() {
+        found.push(expr.map(&mut |part| {
+            let Some(inside) = size_in_logarithm(&part) else { return part };
+            let is_turned =
+                insides.iter().position(|one| one == inside).is_some_and(|at| signs >> at & 1 == 1);
+            let inside = inside.clone();
+            let arguments = vec![if is_turned { inside.negative() } else { inside }];
+            Expr::at(ExprKind::Call { function: Function::Ln, arguments }, part.span)
+        }));
+    }
+    found
+}
+
+/// The `a` of `ln|a|`.
+fn size_in_logarithm(part: &Expr) -> Option<&Expr> {
+    let ExprKind::Call { function: Function::Ln, arguments } = &part.kind else { return None };
+    match &arguments[..] {
+        [Expr { kind: ExprKind::Absolute(inside), .. }] => Some(inside),
+        _ => None,
+    }
 }
 
 /// The bars around a product of positive letters are of no use.
@@ -156,7 +182,9 @@ pub(crate) fn compare_for(
             return Ok(Comparison::Same(told));
         }
     }
-    if let Some(provided) = one_to_one::same_value(from, to, letter, assumed) {
+    let found = one_to_one::same_value(from, to, letter, assumed, &mut budget)
+        .or_else(|| one_kernel::same_value(from, to, letter, &mut budget));
+    if let Some(provided) = found {
         return Ok(Comparison::Same(provided));
     }
     if let Some(found) = apart(from, to, letter, assumed) {
@@ -186,8 +214,10 @@ fn apart(from: &Line, to: &Line, letter: &str, assumed: &Assumptions) -> Option<
             .iter()
             .enumerate()
             .map(|(at, name)| {
-                let at = (at * 3 + shift) % GENERIC.len();
-                (name.clone(), Quotient::constant(from_int(GENERIC[at])))
+                let value = from_int(GENERIC[(at * 3 + shift) % GENERIC.len()]);
+                // Sines have small values only.
+                let value = if shift % 2 == 1 { value.recip() } else { value };
+                (name.clone(), Quotient::constant(value))
             })
             .collect();
         let put = |line: &Line| {

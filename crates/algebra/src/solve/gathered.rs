@@ -1,16 +1,67 @@
 //! A formula in which the letter stands more than once, to the first power: its terms are gathered, and the letter
 //! is taken out. The lines between `ax + b = cx + d` and `x = (d - b)/(a - c)`.
 
+use super::peeled::peeled;
 use super::steps::Rule;
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
 use crate::normal::{Atom, Normaliser, Poly, Values};
+use num_traits::Signed;
 
 /// The lines on the way, each with its reason; empty where the letter does not come out in this way.
 #[must_use]
 pub fn gathered(line: &Line, letter: &str) -> Vec<(Line, Rule)> {
-    lines(line, letter).unwrap_or_default()
+    lines(line, letter).or_else(|| inside_one_part(line, letter)).unwrap_or_default()
+}
+
+/// For a letter that stands inside one part only, as in `y = e^x/(1 + e^x)`: the part is gathered as if it were a
+/// letter, and then undone.
+fn inside_one_part(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
+    let symbols = line.symbols();
+    let stand_in = ["u", "w", "q", "z"].into_iter().find(|name| !symbols.contains(*name))?;
+    let mut parts: Vec<(Expr, usize)> = Vec::new();
+    for side in line.expressions() {
+        side.any(&mut |part| {
+            if !matches!(part.kind, ExprKind::Symbol(_)) && part.symbols().contains(letter) {
+                match parts.iter_mut().find(|(known, _)| known == part) {
+                    Some((_, times)) => *times += 1,
+                    None => parts.push((part.clone(), 1)),
+                }
+            }
+            false
+        });
+    }
+    // The innermost parts are met last.
+    parts.iter().rev().filter(|(_, times)| *times > 1).find_map(|(part, _)| {
+        let put = |from: &Expr, to: &Expr, expr: &Expr| {
+            expr.map(&mut |one| if one == *from { to.clone() } else { one })
+        };
+        let name = Expr::symbol(stand_in);
+        let renamed = line.map(&mut |expr: &Expr| put(part, &name, expr));
+        if renamed.symbols().contains(letter) {
+            return None;
+        }
+        let back = |expr: &Expr| put(&name, part, expr);
+        let mut found: Vec<(Line, Rule)> = lines(&renamed, stand_in)?
+            .into_iter()
+            .map(|(line, rule)| (line.map(&mut |expr: &Expr| back(expr)), with_part(rule, &back)))
+            .collect();
+        let undone = found.last().map(|(line, _)| peeled(line, letter))?;
+        found.extend(undone);
+        Some(found)
+    })
+}
+
+/// The reason, with the part that stood for a letter.
+fn with_part(rule: Rule, back: &impl Fn(&Expr) -> Expr) -> Rule {
+    match rule {
+        Rule::GatherLetter(one) => Rule::GatherLetter(back(&one)),
+        Rule::TakeOut(one) => Rule::TakeOut(back(&one)),
+        Rule::MultiplyBoth(one) => Rule::MultiplyBoth(back(&one)),
+        Rule::DivideBoth(one) => Rule::DivideBoth(back(&one)),
+        other => other,
+    }
 }
 
 fn lines(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
@@ -52,7 +103,8 @@ fn lines(line: &Line, letter: &str) -> Option<Vec<(Line, Rule)>> {
         found.push((line, Rule::GatherLetter(name())));
     }
     // A = P + Prt says P(1 + rt) = A, not -P(1 + rt) = -A.
-    let flip = l_terms.is_zero();
+    // Nor does e^x(1 - y) = y say e^x(y - 1) = -y.
+    let flip = l_terms.is_zero() || rest.terms().all(|(_, c)| c.is_negative());
     let (terms, rest) = if flip { (terms.negated(), rest.negated()) } else { (terms, rest) };
     if flip && let Some((line, _)) = found.last_mut() {
         *line = Line::equation(terms.to_expr(), rest.to_expr());
@@ -102,6 +154,7 @@ mod tests {
             ("a x + b = c x + d",     "x", &["ax - cx = d - b", "x(a - c) = d - b", "x = (d - b)/(a - c)"]),
             ("y = (x + 1)/(x - 1)",   "x", &["y(x - 1) = x + 1", "xy - y = x + 1", "xy - x = y + 1", "x(y - 1) = y + 1", "x = (y + 1)/(y - 1)"]),
             ("x^2 = a x",             "x", &[]),
+            ("y = e^x/(1 + e^x)",     "x", &["y(1 + e^x) = e^x", "e^x × y + y = e^x", "e^x - e^x × y = y", "e^x × (1 - y) = y", "e^x = y/(1 - y)", "x = ln(y/(1 - y))"]),
         ] {
             let line = crate::read_line(formula).expect(formula).line;
             let lines: Vec<String> = gathered(&line, letter).iter().map(|(l, _)| text_line(l)).collect();

@@ -195,8 +195,8 @@ fn relation(
         all.extend(needs.not_negative.iter().chain(&needs.positive).cloned());
         let needs_whole = needs.whole;
         let mut not_negative = needs.not_negative;
-        not_negative.extend(needs.positive);
-        let knowledge = Knowledge { not_negative };
+        not_negative.extend(needs.positive.iter().cloned());
+        let knowledge = Knowledge { not_negative, positive: needs.positive };
         for value in &all {
             for poly in [value.numerator(), value.denominator()] {
                 periods(poly, letter, found, budget)?;

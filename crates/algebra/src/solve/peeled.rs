@@ -3,7 +3,7 @@
 
 use super::steps::Rule;
 use crate::budget::Budget;
-use crate::expr::{Expr, ExprKind};
+use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::Line;
 use crate::normal::{Normaliser, Values};
 use num_traits::One;
@@ -69,7 +69,12 @@ fn undone(inside: &Expr, value: &Expr, letter: &str) -> Option<(Expr, Expr, Rule
         }
         ExprKind::Divide(a, b) if has(a) => {
             let goes = (**b).clone();
-            ((**a).clone(), value.times(goes.clone()), Rule::MultiplyBoth(goes))
+            let product = if has_function(&value) {
+                goes.clone().times(value)
+            } else {
+                value.times(goes.clone())
+            };
+            ((**a).clone(), product, Rule::MultiplyBoth(goes))
         }
         // 1/u = v, and a/u = v
         ExprKind::Divide(a, b) if a.as_plain_number().is_some_and(|n| n.is_one()) => {
@@ -79,15 +84,64 @@ fn undone(inside: &Expr, value: &Expr, letter: &str) -> Option<(Expr, Expr, Rule
             let below = (**b).clone();
             (value.times(below.clone()), (**a).clone(), Rule::MultiplyBoth(below))
         }
+        ExprKind::Negative(a) => match &a.kind {
+            ExprKind::Multiply(..) | ExprKind::Divide(..) => {
+                let (keep, without, rule) = undone(a, &value, letter)?;
+                let rule = match rule {
+                    Rule::DivideBoth(by) => Rule::DivideBoth(by.negative()),
+                    Rule::MultiplyBoth(by) => Rule::MultiplyBoth(by.negative()),
+                    _ => return None,
+                };
+                (keep, without.negative(), rule)
+            }
+            _ => ((**a).clone(), value.negative(), Rule::MultiplyBoth(Expr::int(1).negative())),
+        },
         ExprKind::Root { index, radicand } => {
             ((**radicand).clone(), value.to_the(*index), Rule::RaiseBoth(*index))
+        }
+        ExprKind::Power(base, exponent) if !has(base) => {
+            ((**exponent).clone(), logarithm(value, base), Rule::TakeLogarithms)
+        }
+        ExprKind::Call { function: function @ (Function::Ln | Function::Log), arguments } => {
+            let base = match (function, &arguments[..]) {
+                (Function::Ln, [_]) => ExprKind::Constant(Constant::Euler).into(),
+                (_, [_]) => Expr::int(10),
+                (_, [_, base]) if !has(base) => base.clone(),
+                _ => return None,
+            };
+            let power = ExprKind::Power(Box::new(base), Box::new(value)).into();
+            (arguments[0].clone(), power, Rule::UndoLogarithm)
         }
         _ => return None,
     })
 }
 
-/// The other side as one writes it: `2A/b`, not `A/(1/2 b)`.
+/// `ln v`, `log v`, `log_2 v`, or `ln v/ln b` where the base is no number.
+fn logarithm(value: Expr, base: &Expr) -> Expr {
+    let call =
+        |function, arguments: Vec<Expr>| -> Expr { ExprKind::Call { function, arguments }.into() };
+    match &base.kind {
+        ExprKind::Constant(Constant::Euler) => call(Function::Ln, vec![value]),
+        _ if *base == Expr::int(10) => call(Function::Log, vec![value]),
+        ExprKind::Number(_) => call(Function::Log, vec![value, base.clone()]),
+        _ => call(Function::Ln, vec![value]).over(call(Function::Ln, vec![base.clone()])),
+    }
+}
+
+/// Whether a logarithm, or a power that is no plain one, takes part.
+fn has_function(expr: &Expr) -> bool {
+    expr.any(&mut |part| match &part.kind {
+        ExprKind::Call { .. } => true,
+        ExprKind::Power(_, exponent) => exponent.as_plain_number().is_none(),
+        _ => false,
+    })
+}
+
+/// The other side as one writes it: `2A/b`, not `A/(1/2 b)`. Logarithms and powers stay as they are.
 fn tidy(expr: &Expr) -> Expr {
+    if has_function(expr) {
+        return expr.clone();
+    }
     let (none, mut budget) = (Values::new(), Budget::for_verdict());
     let value = Normaliser::new(&none, &mut budget).build(expr);
     value

@@ -1,7 +1,7 @@
 //! Linear equations in a few letters as rows of numbers, and as they are written on a board.
 
 use crate::budget::Budget;
-use crate::expr::Expr;
+use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
 use crate::normal::{Atom, Normaliser, Values};
 use crate::number::{Rational, Whole};
@@ -47,10 +47,15 @@ impl<const N: usize> Row<N> {
 
     /// The equation, the letters on the left.
     pub fn line(&self, letters: &[String; N]) -> Line {
+        self.line_in(&letters.each_ref().map(|letter| Expr::symbol(letter)))
+    }
+
+    /// The equation in any terms, on the left.
+    pub fn line_in(&self, terms: &[Expr; N]) -> Line {
         let mut left: Option<Expr> = None;
-        for (factor, letter) in self.a.iter().zip(letters).filter(|(factor, _)| !factor.is_zero()) {
-            let (size, letter) = (factor.abs(), Expr::symbol(letter));
-            let term = if size.is_one() { letter } else { Expr::rational(&size).times(letter) };
+        for (factor, term) in self.a.iter().zip(terms).filter(|(factor, _)| !factor.is_zero()) {
+            let size = factor.abs();
+            let term = if size.is_one() { term.clone() } else { multiple(&size, term) };
             left = Some(match (left, factor.is_negative()) {
                 (None, true) => term.negative(),
                 (None, false) => term,
@@ -90,5 +95,15 @@ impl<const N: usize> Row<N> {
     /// How large its numbers are, all together.
     pub fn size(&self) -> Rational {
         self.a.iter().chain([&self.c]).map(Signed::abs).sum()
+    }
+}
+
+/// A multiple of a term; `2/x`, not `2 × 1/x`.
+fn multiple(size: &Rational, term: &Expr) -> Expr {
+    match &term.kind {
+        ExprKind::Divide(above, below) if *above.as_ref() == Expr::int(1) => {
+            Expr::rational(size).over((**below).clone())
+        }
+        _ => Expr::rational(size).times(term.clone()),
     }
 }

@@ -107,7 +107,7 @@ fn shown_at(found: &Difference) -> String {
         .iter()
         .map(|(letter, value)| {
             let letter = algebra::write::latex(&Expr::symbol(letter));
-            format!("${letter} = {}$", algebra::write::latex(&value.to_expr()))
+            format!("${letter} = {}$", algebra::write::latex(&value.to_shown()))
         })
         .collect();
     let at = places.join(" and ");

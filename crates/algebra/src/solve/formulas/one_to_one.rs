@@ -2,33 +2,40 @@
 //! one, so that a value that is told need only be put in.
 
 use crate::assume::Assumptions;
+use crate::budget::Budget;
 use crate::equal::{Condition, Verdict, equal_given};
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::Line;
 use num_integer::Integer;
 
-/// What `to`, which gives the letter a value, needs to say the same as the formula `from`; `None` when that is not
-/// shown here.
+/// What two formulas need to say the same of the letter; `None` when that is not shown here.
 pub(super) fn same_value(
     from: &Line,
     to: &Line,
     letter: &str,
     assumed: &Assumptions,
+    budget: &mut Budget,
 ) -> Option<Vec<Condition>> {
     let (left, right) = from.as_equation()?;
-    let (alone, value) = to.as_equation()?;
-    if *alone != Expr::symbol(letter) || value.symbols().contains(letter) {
+    if !gives_one_value(from, letter, assumed) || !gives_one_value(to, letter, assumed) {
         return None;
     }
-    let (with, without) =
-        if left.symbols().contains(letter) { (left, right) } else { (right, left) };
-    if without.symbols().contains(letter) || !is_one_to_one(with, letter, assumed) {
-        return None;
-    }
+    let values = super::values(to, letter, assumed, budget).ok()?;
+    let [value] = &values[..] else { return None };
     match equal_given(&left.with(letter, value), &right.with(letter, value), assumed) {
         Verdict::Equal { provided } => Some(provided),
         _ => None,
     }
+}
+
+/// Whether the letter stands on one side only, in a function that is one-to-one.
+fn gives_one_value(line: &Line, letter: &str, assumed: &Assumptions) -> bool {
+    let has = |side: &Expr| side.symbols().contains(letter);
+    line.as_equation().is_some_and(|(left, right)| match (has(left), has(right)) {
+        (true, false) => is_one_to_one(left, letter, assumed),
+        (false, true) => is_one_to_one(right, letter, assumed),
+        _ => false,
+    })
 }
 
 /// Whether an expression takes no value twice, for generic values of the other letters.
