@@ -177,6 +177,29 @@ fn is_one_product(poly: &Poly, budget: &mut Budget) -> bool {
         .any(|apart| apart.is_zero() || is_zero_everywhere(apart.numerator(), budget))
 }
 
+/// Whether a polynomial in kernels is zero where the knowledge holds, its kernels in terms of few.
+fn refines_to_zero(poly: &Poly, knowledge: &Knowledge, budget: &mut Budget) -> bool {
+    let mut rest = poly.clone();
+    // A second look refines what the first brought in, such as roots of new radicands.
+    for _ in 0..2 {
+        match refine(&rest, knowledge, budget) {
+            Ok(refined) if refined.is_zero() => return true,
+            Ok(refined) => {
+                let next = refined.numerator().clone();
+                if is_zero_everywhere(&next, budget) || is_one_product(&next, budget) {
+                    return true;
+                }
+                if next == rest {
+                    return false;
+                }
+                rest = next;
+            }
+            Err(_) => return false,
+        }
+    }
+    false
+}
+
 /// Points that agree from afar before a proof is looked for.
 const AGREEING: usize = 24;
 /// Points that are looked at exactly when there is no proof.
@@ -217,6 +240,9 @@ impl Comparison<'_> {
             && constancy::is_zero(self.left, self.right, letter, self.assumed)
         {
             return self.proved(needs);
+        }
+        if let Some(found) = self.apart_at_a_bound(&needs) {
+            return Verdict::Different(found);
         }
         self.looked_at(&needs)
     }
@@ -298,27 +324,50 @@ impl Comparison<'_> {
         let letters = self.letters.iter().cloned().collect();
         let mut not_negative = self.assumed.not_negative(&letters, &mut budget);
         not_negative.extend(needs.not_negative.iter().chain(&needs.positive).cloned());
-        let knowledge = Knowledge { not_negative, positive: needs.positive.clone() };
-        let mut rest = numerator.clone();
-        // A second look refines what the first brought in, such as roots of new radicands.
-        for _ in 0..2 {
-            match refine(&rest, &knowledge, &mut budget) {
-                Ok(refined) if refined.is_zero() => return true,
-                Ok(refined) => {
-                    let next = refined.numerator().clone();
-                    if is_zero_everywhere(&next, &mut budget) || is_one_product(&next, &mut budget)
-                    {
-                        return true;
-                    }
-                    if next == rest {
-                        return false;
-                    }
-                    rest = next;
-                }
-                Err(_) => return false,
+        let mut knowledge = Knowledge {
+            not_negative,
+            positive: needs.positive.clone(),
+            not_zero: needs.not_zero.clone(),
+            but_for_points: false,
+        };
+        if refines_to_zero(numerator, &knowledge, &mut budget) {
+            return true;
+        }
+        knowledge.but_for_points = true;
+        !needs.not_negative.is_empty()
+            && refines_to_zero(numerator, &knowledge, &mut budget)
+            && self.agrees_at_bounds(needs)
+    }
+
+    /// Whether both sides agree wherever a bound of the domain is met, single points of it among these.
+    fn agrees_at_bounds(&self, needs: &Needs) -> bool {
+        let agrees = |look: &Look| matches!(look, Look::Same | Look::Undefined);
+        self.looks_at_bounds(needs).is_some_and(|looks| looks.iter().all(agrees))
+    }
+
+    fn apart_at_a_bound(&self, needs: &Needs) -> Option<Counterexample> {
+        self.looks_at_bounds(needs)?.into_iter().find_map(|look| match look {
+            Look::Apart(found) => Some(found),
+            _ => None,
+        })
+    }
+
+    /// What exact values say where a radicand is zero.
+    fn looks_at_bounds(&self, needs: &Needs) -> Option<Vec<Look>> {
+        let [letter] = &self.letters[..] else { return None };
+        let mut budget = Budget::for_verdict();
+        let mut looks = Vec::new();
+        for needed in &needs.not_negative {
+            let bound = Line::equation(needed.to_expr(), Expr::int(0));
+            let Ok(Solutions::Finite(values)) = sets::solutions(&bound, letter) else {
+                return None;
+            };
+            for one in &values {
+                let at = Values::from([(letter.clone(), one.value().clone())]);
+                looks.push(self.look(&at, &mut budget));
             }
         }
-        false
+        Some(looks)
     }
 
     /// No difference was seen from afar and none was proved away: exact values at a number of points.

@@ -178,3 +178,40 @@ pub fn square_root(poly: &Poly, budget: &mut Budget) -> Result<Option<Poly>, Spe
     }
     Ok(None)
 }
+
+/// The polynomial of which this is the power with an odd index.
+///
+/// # Errors
+/// [`Spent`] when the budget does not reach.
+pub fn odd_root(poly: &Poly, index: u32, budget: &mut Budget) -> Result<Option<Poly>, Spent> {
+    let Some((monomial, coefficient)) = poly.leading_term() else { return Ok(Some(poly.clone())) };
+    let Some(first) = crate::number::exact_root(coefficient, index) else { return Ok(None) };
+    let mut lead = super::Monomial::default();
+    for (atom, exponent) in monomial.iter() {
+        if !exponent.is_multiple_of(index) {
+            return Ok(None);
+        }
+        lead.set(atom, exponent / index);
+    }
+    // Each further term is what is left over index · leadⁿ⁻¹.
+    let lead = Poly::term(lead, first);
+    let power = |root: &Poly, times: u32| {
+        (0..times).fold(Poly::int(1), |product, _| free_product(&product, root))
+    };
+    let below = power(&lead, index - 1).scale(&crate::number::from_int(i64::from(index)));
+    let Some((divisor, factor)) = below.as_term() else { return Ok(None) };
+    let mut root = lead;
+    // A power of a sum has many more terms than the sum.
+    for _ in 0..=poly.len() {
+        budget.spend(20 * root.len() * poly.len())?;
+        let rest = poly.minus_plainly(&power(&root, index));
+        let Some((monomial, coefficient)) = rest.leading_term() else { return Ok(Some(root)) };
+        let Some(monomial) = monomial.over(divisor) else { return Ok(None) };
+        let next = Poly::term(monomial, coefficient / factor);
+        root = root.minus_plainly(&next.negated());
+        if root.len() > poly.len() {
+            return Ok(None);
+        }
+    }
+    Ok(None)
+}

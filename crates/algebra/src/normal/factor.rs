@@ -8,6 +8,9 @@ use crate::number::Whole;
 use num_integer::Integer;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
+/// Longer polynomials are not looked at for being a cube or a fifth power.
+const LONGEST_POWER: usize = 40;
+
 /// Factors with their exponents. They are primitive with positive leading coefficients, and their
 /// product is the polynomial that was split, up to a rational factor.
 ///
@@ -42,10 +45,17 @@ pub fn split(poly: &Poly, budget: &mut Budget) -> Result<Vec<(Poly, u32)>, Spent
         }
         return Ok(found);
     }
-    match divide::square_root(&rest, budget)? {
-        Some(root) => {
+    let mut root = divide::square_root(&rest, budget)?.map(|root| (root, 2));
+    for index in [3, 5] {
+        // The fifth power of a sum has six terms at least.
+        if root.is_none() && rest.len() > index as usize && rest.len() <= LONGEST_POWER {
+            root = divide::odd_root(&rest, index, budget)?.map(|root| (root, index));
+        }
+    }
+    match root {
+        Some((root, index)) => {
             for (factor, exponent) in split(&root, budget)? {
-                found.push((factor, 2 * exponent));
+                found.push((factor, index * exponent));
             }
         }
         None => found.push((rest, 1)),

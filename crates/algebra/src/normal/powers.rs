@@ -217,6 +217,14 @@ impl Normaliser<'_> {
     }
 
     fn size_of_factor(&mut self, factor: Quotient) -> Built {
+        // |∛x| is ∛|x|.
+        if let Some(Atom::Kernel(root)) = only_atom(factor.numerator())
+            && let KernelKind::Root(index) = root.kind
+            && index.is_odd()
+        {
+            let size = self.absolute(&root.arguments[0])?;
+            return self.root(index, size);
+        }
         let atom = factor.numerator().as_term().and_then(|(m, _)| m.iter().next().cloned());
         let keeps_its_sign = match atom {
             Some((Atom::Constant(_) | Atom::Unit(_), _)) => true,

@@ -7,7 +7,7 @@
 
 use super::build::{Normaliser, NotNormal, Values, is_surely_positive, kernel};
 use super::circular::Direction;
-use super::{Atom, KernelKind, Poly, Quotient, constant, divide, factor};
+use super::{Atom, Kernel, KernelKind, Poly, Quotient, constant, divide, factor};
 use crate::budget::Budget;
 use crate::number::Rational;
 use num_integer::Integer;
@@ -21,6 +21,31 @@ pub struct Knowledge {
     pub not_negative: Vec<Quotient>,
     /// Those among them that are positive.
     pub positive: Vec<Quotient>,
+    /// These are not zero.
+    pub not_zero: Vec<Quotient>,
+    /// Whether a sign may be told that single points lack: where `x²y` is not negative `y` is not either, but for
+    /// `x = 0`. Whoever allows it looks at such points.
+    pub but_for_points: bool,
+}
+
+impl Knowledge {
+    /// The polynomials of which no factor is zero anywhere in the place.
+    fn without_zero(&self) -> Vec<Poly> {
+        let mut found = Vec::new();
+        for value in self.positive.iter().chain(&self.not_zero) {
+            for poly in [value.numerator(), value.denominator()] {
+                found.push(poly.clone());
+                // √(xy) is not zero: nor is xy.
+                let content = poly.monomial_content();
+                for kernel in content.iter().filter_map(|(atom, _)| atom.as_kernel()) {
+                    if matches!(kernel.kind, KernelKind::Root(_) | KernelKind::Absolute) {
+                        found.extend(kernel.arguments.iter().map(|a| a.numerator().clone()));
+                    }
+                }
+            }
+        }
+        found
+    }
 }
 
 /// Highest power that one kernel is taken to.
@@ -81,6 +106,15 @@ fn linear_form(value: &Quotient) -> Vec<(Quotient, Rational)> {
         Some(poly) => poly
             .terms()
             .map(|(m, c)| (Quotient::whole(Poly::term(m.clone(), Rational::one())), c.clone()))
+            .collect(),
+        // (1 + x²y)/x is 1/x and xy.
+        None if value.denominator().as_term().is_some() => value
+            .numerator()
+            .terms()
+            .filter_map(|(m, c)| {
+                let monic = Poly::term(m.clone(), Rational::one());
+                Some((Quotient::new(monic, value.denominator().clone())?, c.clone()))
+            })
             .collect(),
         None => {
             let lead = value.numerator().leading();
@@ -301,20 +335,47 @@ fn logarithms(
 struct Signs {
     /// 1, -1, or 0 for unknown.
     of: Vec<i8>,
-    /// Two factors whose signs are unknown, neither of them zero, and the sign of their product: where
-    /// `y/(1 - y)` is positive, `|1 - y|` is `y(1 - y)/|y|`.
-    pairs: Vec<(usize, usize, i8)>,
+    linked: Vec<Linked>,
+}
+
+/// A factor whose sign goes with those of others, which are not zero: where `y/(1 - y)` is positive, `|1 - y|` is
+/// `y(1 - y)/|y|`.
+struct Linked {
+    factor: usize,
+    others: Vec<usize>,
+    /// The sign of the product of all.
+    sign: i8,
+}
+
+/// What is known of a product of factors of the basis.
+struct Product {
+    exponents: Vec<u32>,
+    is_negative: bool,
+    is_strict: bool,
 }
 
 /// Looks up the signs of the basis in what is known.
 fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Signs, NotNormal> {
     let sure = |poly: &Poly| i8::from(is_surely_positive(&Quotient::whole(poly.clone())));
     let mut signs: Vec<i8> = basis.0.iter().map(sure).collect();
+    let sure_factors: Vec<bool> = signs.iter().map(|&sign| sign == 1).collect();
+    let without_zero = knowledge.without_zero();
+    let is_not_zero = |factor: usize, budget: &mut Budget| {
+        sure_factors[factor]
+            || without_zero.iter().any(|poly| {
+                divide::exact_quotient(poly, &basis.0[factor], budget)
+                    .is_ok_and(|quotient| quotient.is_some())
+            })
+    };
     let mut known = Vec::new();
     for value in &knowledge.not_negative {
-        let product = value.numerator().multiply(value.denominator(), budget)?;
+        let is_strict = knowledge.positive.contains(value);
+        let mut product = value.numerator().multiply(value.denominator(), budget)?;
+        if is_strict {
+            product = with_sizes(&product, |_| Some(Poly::int(1)), budget)?;
+        }
         if let Some((exponents, left)) = basis.exponents(&product, budget)? {
-            known.push((exponents, left.is_negative(), knowledge.positive.contains(value)));
+            known.push(Product { exponents, is_negative: left.is_negative(), is_strict });
         }
     }
     // `x - 3` is positive where `x - 5` is.
@@ -344,27 +405,49 @@ fn signs(basis: &Basis, knowledge: &Knowledge, budget: &mut Budget) -> Result<Si
         (0..exponents.len()).filter(|&i| exponents[i] % 2 == 1).collect()
     };
     for _ in 0..known.len() {
-        for (exponents, negative, _) in &known {
+        for Product { exponents, is_negative, is_strict } in &known {
             let odd = || odd(exponents).into_iter();
             let mut open = odd().filter(|&i| signs[i] == 0);
             if let (Some(only), None) = (open.next(), open.next()) {
-                let others: i8 = odd().filter(|&i| i != only).map(|i| signs[i]).product();
-                signs[only] = if *negative { -others } else { others };
+                // Where another factor is zero, the product says nothing of this one.
+                let others = (0..exponents.len()).filter(|&i| i != only && exponents[i] > 0);
+                let tells = *is_strict
+                    || knowledge.but_for_points
+                    || others.clone().all(|i| is_not_zero(i, budget));
+                if tells {
+                    let others: i8 = odd().filter(|&i| i != only).map(|i| signs[i]).product();
+                    signs[only] = if *is_negative { -others } else { others };
+                }
             }
         }
     }
-    let mut pairs: Vec<(usize, usize, i8)> = Vec::new();
-    for (exponents, negative, _) in known.iter().filter(|(.., is_positive)| *is_positive) {
-        let (open, told): (Vec<usize>, Vec<usize>) =
+    let mut linked: Vec<Linked> = Vec::new();
+    for Product { exponents, is_negative, is_strict } in &known {
+        let (mut open, told): (Vec<usize>, Vec<usize>) =
             odd(exponents).into_iter().partition(|&i| signs[i] == 0);
-        let [kept, other] = open[..] else { continue };
-        let is_used = |i| pairs.iter().any(|&(a, b, _)| i == a || i == b);
-        if !is_used(kept) && !is_used(other) {
-            let sign: i8 = told.iter().map(|&i| signs[i]).product();
-            pairs.push((kept, other, if *negative { -sign } else { sign }));
+        let is_used =
+            |i: &usize| linked.iter().any(|link| link.factor == *i || link.others.contains(i));
+        if open.len() < 2 || open.iter().any(is_used) {
+            continue;
         }
+        let all = (0..exponents.len()).filter(|&i| exponents[i] > 0);
+        let may_vanish = |i: &usize, budget: &mut Budget| !is_strict && !is_not_zero(*i, budget);
+        let vanishing: Vec<usize> = all.filter(|i| may_vanish(i, budget)).collect();
+        // At most the factor itself may be zero: its size is zero then, as the product is.
+        let at = match vanishing[..] {
+            [] => open.len() - 1,
+            [one] => match open.iter().position(|&i| i == one) {
+                Some(at) => at,
+                None => continue,
+            },
+            _ => continue,
+        };
+        let factor = open.remove(at);
+        let sign: i8 = told.iter().map(|&i| signs[i]).product();
+        let sign = if *is_negative { -sign } else { sign };
+        linked.push(Linked { factor, others: open, sign });
     }
-    Ok(Signs { of: signs, pairs })
+    Ok(Signs { of: signs, linked })
 }
 
 fn roots(
@@ -374,7 +457,14 @@ fn roots(
     budget: &mut Budget,
 ) -> Result<(), NotNormal> {
     let is_one = |kind| matches!(kind, KernelKind::Root(_) | KernelKind::Absolute);
-    let found = arguments_of(kernels, is_one);
+    let mut found = Vec::new();
+    for (atom, poly) in arguments_of(kernels, is_one) {
+        // √|xy| is √|x| √|y|, as √(xy) is: of an even root only sizes count.
+        let is_even = kind_is_even(atom.as_kernel().map(|k| k.kind));
+        let inside = |kernel: &Kernel| kernel.arguments.first().and_then(Quotient::as_poly);
+        let poly = if is_even { with_sizes(poly, inside, budget)? } else { poly.clone() };
+        found.push((atom, poly));
+    }
     if found.is_empty() {
         return Ok(());
     }
@@ -389,13 +479,13 @@ fn roots(
             }
         }
     }
-    let Signs { of: signs, pairs } = signs(&basis, knowledge, budget)?;
+    let Signs { of: signs, linked } = signs(&basis, knowledge, budget)?;
     let mut parts = Vec::new();
     // The common index of the roots of each factor: of its size, and of the factor itself.
     let mut of_size = vec![1u32; basis.0.len()];
     let mut of_self = vec![1u32; basis.0.len()];
     for (atom, poly) in found {
-        let Some((exponents, left)) = basis.exponents(poly, budget)? else { continue };
+        let Some((exponents, left)) = basis.exponents(&poly, budget)? else { continue };
         let kind = atom.as_kernel().map(|k| k.kind);
         if let Some(KernelKind::Root(index)) = kind {
             for (at, exponent) in exponents.iter().enumerate() {
@@ -427,13 +517,16 @@ fn roots(
         }
         for (at, exponent) in exponents.iter().enumerate().filter(|(_, e)| **e > 0) {
             let factor = Quotient::whole(basis.0[at].clone());
-            let pair = pairs.iter().find(|(_, other, _)| *other == at && of_size[at] == 1);
+            let link = linked.iter().find(|link| link.factor == at && of_size[at] == 1);
             let size = match signs[at] {
-                0 if let Some((kept, _, sign)) = pair => {
-                    let kept = Quotient::whole(basis.0[*kept].clone());
-                    let below = kernel(KernelKind::Absolute, vec![kept.clone()]);
-                    let by = below.reciprocal().ok_or(NotNormal::Undefined)?;
-                    let size = factor.times(&kept, budget)?.times(&by, budget)?;
+                0 if let Some(Linked { others, sign, .. }) = link => {
+                    let mut size = factor.clone();
+                    for other in others {
+                        let other = Quotient::whole(basis.0[*other].clone());
+                        let below = kernel(KernelKind::Absolute, vec![other.clone()]);
+                        let by = below.reciprocal().ok_or(NotNormal::Undefined)?;
+                        size = size.times(&other, budget)?.times(&by, budget)?;
+                    }
                     if *sign < 0 { size.negated() } else { size }
                 }
                 0 => kernel(KernelKind::Absolute, vec![factor.clone()]),
@@ -457,6 +550,25 @@ fn roots(
         replaced.insert(atom.clone(), product);
     }
     Ok(())
+}
+
+/// A single term with something else for each absolute value in it, where `inside` says so.
+fn with_sizes(
+    poly: &Poly,
+    inside: impl Fn(&Kernel) -> Option<Poly>,
+    budget: &mut Budget,
+) -> Result<Poly, NotNormal> {
+    let is_size =
+        |atom: &Atom| atom.as_kernel().is_some_and(|kernel| kernel.kind == KernelKind::Absolute);
+    let Some((monomial, factor)) = poly.as_term() else { return Ok(poly.clone()) };
+    let (sizes, rest) = monomial.partition(is_size);
+    let mut product = Poly::term(rest, factor.clone());
+    for (atom, exponent) in sizes.iter() {
+        let other = atom.as_kernel().and_then(&inside);
+        let value = other.unwrap_or_else(|| Poly::atom(atom.clone()));
+        product = product.multiply(&value.power(*exponent, budget)?, budget)?;
+    }
+    Ok(product)
 }
 
 fn kind_is_even(kind: Option<KernelKind>) -> bool {

@@ -196,7 +196,9 @@ fn relation(
         let needs_whole = needs.whole;
         let mut not_negative = needs.not_negative;
         not_negative.extend(needs.positive.iter().cloned());
-        let knowledge = Knowledge { not_negative, positive: needs.positive };
+        // The zeros of what is needed are looked at as well.
+        let (positive, not_zero) = (needs.positive, needs.not_zero);
+        let knowledge = Knowledge { not_negative, positive, not_zero, but_for_points: true };
         for value in &all {
             for poly in [value.numerator(), value.denominator()] {
                 periods(poly, letter, found, budget)?;

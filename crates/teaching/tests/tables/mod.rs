@@ -19,6 +19,7 @@ mod quantities;
 mod readings;
 mod rearranged_formulas;
 mod roots;
+mod sizes;
 mod solution_sets;
 mod spellings;
 mod systems_and_letters;
@@ -47,6 +48,7 @@ pub const TABLES: &[(&str, &[&str])] = &[
     ("readings", readings::ROWS),
     ("rearranged_formulas", rearranged_formulas::ROWS),
     ("roots", roots::ROWS),
+    ("sizes", sizes::ROWS),
     ("solution_sets", solution_sets::ROWS),
     ("spellings", spellings::ROWS),
     ("systems_and_letters", systems_and_letters::ROWS),

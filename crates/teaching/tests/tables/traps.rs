@@ -101,7 +101,7 @@ pub const ROWS: &[&str] = &[
     r"cos(-x) -> -cos x => not equivalent; x = 0: 1 against -1",
     r"sin(-x) -> -sin x => equivalent",
     r"tan(x+y) -> tan x + tan y => not equivalent; x = 1, y = 1: sin(2)/cos(2) against 2 × sin(1)/cos(1)",
-    r"a sin x + b cos x -> sqrt(a^2+b^2) sin(x + arctan(b/a)) ; assume a>0 & b>0 => undecided",
+    r"a sin x + b cos x -> sqrt(a^2+b^2) sin(x + arctan(b/a)) ; assume a>0 & b>0 => equivalent where a ≠ 0",
     r"(x-3)(x^3-x-20) >= 0 -> all real numbers => not equivalent; x = 379/128: false against true",
     r"x^4 - 3x^3 - x^2 - 17x + 60 < 0 -> no solution => not equivalent; x = 379/128: true against false",
     r"x^4 - 3x^3 - x^2 - 17x + 60 < 0 -> 2.9 < x < 3 => not equivalent; x = 7397/2560: true against false",
