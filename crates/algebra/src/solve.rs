@@ -4,7 +4,7 @@
 //! of polynomials, and by `line_up`, with `zeros`, where functions take part; `real` orders exact numbers,
 //! a `solution` is one that makes a line true, and an `interval` holds many. `systems` compares linear
 //! systems, and `points` finds the solutions of others, with `combined` equations. `literal` and `formulas`, with `isolate`, compare
-//! equations in several letters, `several` all other lines of that kind.
+//! equations in several letters, `several` all other lines of that kind; `peers` those whose solutions are not found.
 //!
 //! `steps` are the lines of a working: `linear` writes those of linear equations, `proportion` those of
 //! proportions, `board` those of all other lines in one unknown; `elimination`, `three` and `curves` work systems, `peeled` and
@@ -30,6 +30,7 @@ pub(crate) mod literal;
 mod outermost;
 mod over_one;
 mod peeled;
+pub(crate) mod peers;
 pub(crate) mod points;
 mod proportion;
 mod rationalise;

@@ -10,7 +10,8 @@ use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, Values};
 use crate::round::{Fit, fits};
 use crate::solve::{
-    Solution, combined, formulas as literal_formulas, literal, points, sets, several, systems,
+    Solution, combined, formulas as literal_formulas, literal, peers, points, sets, several,
+    systems,
 };
 
 /// What a line of a working is for. A line holds when it does what its role allows.
@@ -356,6 +357,9 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return verdict;
         }
         if letters.len() == 1 {
+            if peers::are_the_same(from, to) {
+                return StepVerdict::Equivalent { provided: excluded(from, &letter) };
+            }
             return several::compare(from, to, &letters, &setting.assumed);
         }
     }

@@ -6,8 +6,18 @@ import { tonedLatex, useMeanings } from '@/slide/meanings'
 
 const props = defineProps<{ latex: string; display?: boolean; speech?: string }>()
 
+const OR = '\\text{ or }'
+
+const hasPairs = computed(() => props.latex.includes(';') && props.latex.includes(OR))
+
+/** Solutions of a system, a pair a piece: a line that is too long breaks behind an "or", not within a pair. */
+function inPairs(whole: string): string {
+  if (!hasPairs.value) return whole
+  return whole.split(OR).map((pair) => `{${pair}}`).join(`${OR}\\allowbreak `)
+}
+
 const meanings = useMeanings()
-const latex = computed(() => tonedLatex(props.latex, meanings?.value ?? []))
+const latex = computed(() => inPairs(tonedLatex(props.latex, meanings?.value ?? [])))
 const html = computed(() =>
   katex.renderToString(props.display ? `\\displaystyle ${latex.value}` : latex.value, {
     throwOnError: false,
@@ -22,13 +32,18 @@ const html = computed(() =>
 </script>
 
 <template>
-  <span v-if="speech" class="math-line"><span aria-hidden="true" v-html="html" /><span class="only-heard">{{ speech }}</span></span>
-  <span v-else class="math-line" v-html="html" />
+  <span v-if="speech" class="math-line" :class="{ pairs: hasPairs }"><span aria-hidden="true" v-html="html" /><span class="only-heard">{{ speech }}</span></span>
+  <span v-else class="math-line" :class="{ pairs: hasPairs }" v-html="html" />
 </template>
 
 <style scoped>
 .math-line {
   display: inline-block;
   max-inline-size: 100%;
+}
+
+/* Fractions of lines above each other keep apart. */
+.pairs :deep(.katex .base) {
+  margin-block: 0.15em;
 }
 </style>

@@ -104,4 +104,10 @@ pub const ROWS: &[&str] = &[
     r"(n+1)! = (n+1) n! -> n = 0 or n = 1 => not equivalent; n = 2: true against false",
     r"n! = n! -> n = 0 => not equivalent; n = 1: true against false",
     r"n! = (n-1)! n -> n = 5 => not equivalent; n = 1: true against false",
+    r"e^(x-1) = e^(ln(1-x)) -> x - 1 = ln(1-x) => equivalent",
+    r"ln(2^(1-x)) = ln(sqrt(2x-3)) -> 2^(1-x) = sqrt(2x-3) => equivalent where x ≠ 3/2",
+    r"(2^(2x+1))^2 = |1-x|^2 -> 2^(2x+1) = |1-x| => equivalent",
+    r"sqrt(sin x) = sqrt(x - 2) -> sin x = x - 2 => undecided",
+    r"1/sin x = 1/(x-3) -> sin x = x - 3 => undecided",
+    r"(sqrt x)^3 = (cos x)^3 -> cos x = sqrt x => equivalent",
 ];
