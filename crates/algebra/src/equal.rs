@@ -241,7 +241,7 @@ impl Comparison<'_> {
         {
             return self.proved(needs);
         }
-        if let Some(found) = self.apart_at_a_bound(&needs) {
+        if let Some(found) = self.apart_at_a_bound(&needs.not_negative) {
             return Verdict::Different(found);
         }
         self.looked_at(&needs)
@@ -336,35 +336,37 @@ impl Comparison<'_> {
         knowledge.but_for_points = true;
         !needs.not_negative.is_empty()
             && refines_to_zero(numerator, &knowledge, &mut budget)
-            && self.agrees_at_bounds(needs)
+            && self.agrees_at_bounds(&knowledge.not_negative)
     }
 
     /// Whether both sides agree wherever a bound of the domain is met, single points of it among these.
-    fn agrees_at_bounds(&self, needs: &Needs) -> bool {
+    fn agrees_at_bounds(&self, not_negative: &[Quotient]) -> bool {
         let agrees = |look: &Look| matches!(look, Look::Same | Look::Undefined);
-        self.looks_at_bounds(needs).is_some_and(|looks| looks.iter().all(agrees))
+        self.looks_at_bounds(not_negative).is_some_and(|looks| looks.iter().all(agrees))
     }
 
-    fn apart_at_a_bound(&self, needs: &Needs) -> Option<Counterexample> {
-        self.looks_at_bounds(needs)?.into_iter().find_map(|look| match look {
+    fn apart_at_a_bound(&self, not_negative: &[Quotient]) -> Option<Counterexample> {
+        self.looks_at_bounds(not_negative)?.into_iter().find_map(|look| match look {
             Look::Apart(found) => Some(found),
             _ => None,
         })
     }
 
-    /// What exact values say where a radicand is zero.
-    fn looks_at_bounds(&self, needs: &Needs) -> Option<Vec<Look>> {
+    /// What exact values say where something that is not negative is zero, as far as the assumptions admit it.
+    fn looks_at_bounds(&self, not_negative: &[Quotient]) -> Option<Vec<Look>> {
         let [letter] = &self.letters[..] else { return None };
         let mut budget = Budget::for_verdict();
         let mut looks = Vec::new();
-        for needed in &needs.not_negative {
+        for needed in not_negative {
             let bound = Line::equation(needed.to_expr(), Expr::int(0));
             let Ok(Solutions::Finite(values)) = sets::solutions(&bound, letter) else {
                 return None;
             };
             for one in &values {
                 let at = Values::from([(letter.clone(), one.value().clone())]);
-                looks.push(self.look(&at, &mut budget));
+                if self.assumed.is_empty() || self.assumed.admit(&at, &mut budget) {
+                    looks.push(self.look(&at, &mut budget));
+                }
             }
         }
         Some(looks)

@@ -113,4 +113,7 @@ pub const ROWS: &[&str] = &[
     r"x^2 = kx -> x = k ; for x ; assume x > 0 => equivalent",
     r"y = x^2; y = x -> (x, y) = (0, 0), (1, 1) => equivalent",
     r"(k-k)x = 0 -> x = 5 ; for x => not equivalent; x = 0: true against false",
+    r"sqrt(x) + |x-5| -> sqrt(x) + x - 5 ; assume (3x-7)^2 (x-5) >= 0 => undecided",
+    r"sqrt(x-1) + |x-5| + |x-7| -> sqrt(x-1) + max(2x-12, 12-2x, 2) ; assume x > 9/8 => undecided",
+    r"sqrt(x-1) + |x| + |2x+5| -> sqrt(x-1) + max(|3x+5|, |x+5|) ; assume x > 9/8 => undecided",
 ];
