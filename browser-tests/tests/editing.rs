@@ -97,7 +97,7 @@ async fn somebody_elses_lesson_is_not_there() {
     let db = &program.scratch.db;
     let other = store::teacher::create(db, "other", "Somebody Else", "-").await.expect("kept");
     let theirs =
-        teaching::Lesson::new("Secret", 6, teaching::skill::Strand::Number, 45).expect("fine");
+        lesson::Lesson::new("Secret", 6, teaching::skill::Strand::Number, 45).expect("fine");
     let id = store::lesson::create(db, other, &theirs).await.expect("kept");
     let browser = lesson(&program, "Equations in balance").await;
     browser.go(&format!("{}/lessons/{id}", program.url)).await;

@@ -1,10 +1,10 @@
 //! Every picture that a ladder can pose: inside its frame, nothing on top of another, told in words.
 
 use drawing::{Anchor, Scene, Shape, Tone, draw};
+use skills::SKILLS;
+use skills::ladder::{Ladder, LadderOrder};
 use std::sync::OnceLock;
 use teaching::figure::{Figure, Mark};
-use teaching::ladder::{Ladder, LadderOrder};
-use teaching::skills::SKILLS;
 
 /// Width of a character in a label, in the scene's units; generous, so that real type fits.
 const PER_LETTER: f64 = 8.5;

@@ -1,11 +1,11 @@
 //! `honey-ladder ladder`: a ladder as JSON or PDF, or the list of skills.
 
 use serde::Serialize;
+use skills::SKILLS;
+use skills::ladder::{Ladder, LadderOrder};
 use std::io::Write;
 use std::path::PathBuf;
-use teaching::ladder::{Ladder, LadderOrder};
 use teaching::skill::{Stage, Strand};
-use teaching::skills::SKILLS;
 
 /// How it is called.
 pub const USAGE: &str = "honey-ladder ladder --skill ID[,ID...] --grip N --tilt N --climb N --seed N \
@@ -137,10 +137,7 @@ fn make(options: &Options) -> Result<Vec<u8>, Trouble> {
 }
 
 fn title(ids: &[String]) -> String {
-    let titles: Vec<&str> = ids
-        .iter()
-        .filter_map(|id| teaching::skills::find(id))
-        .map(|skill| skill.card().title)
-        .collect();
+    let titles: Vec<&str> =
+        ids.iter().filter_map(|id| skills::find(id)).map(|skill| skill.card().title).collect();
     titles.join("; ")
 }

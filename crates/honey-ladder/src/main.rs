@@ -10,11 +10,11 @@ mod second_look;
 mod serve;
 
 use clap::{Parser, Subcommand};
+use protocol::check::{self, CheckAnswer};
+use protocol::solve::{self, SolveAnswer};
 use serde::Serialize;
 use serde_json::Value;
 use std::process::ExitCode;
-use teaching::check::{self, CheckAnswer};
-use teaching::solve::{self, SolveAnswer};
 
 /// Proofs make many small values; this one hands out memory for them in a third of the time.
 #[global_allocator]

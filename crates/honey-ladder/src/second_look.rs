@@ -1,10 +1,10 @@
 //! `honey-ladder second-look FILE...`: what is wrong with texts, or with lessons, in files.
 
+use lesson::Lesson;
+use second_look::{Kind, Spotted, look_over, second_look};
 use serde::Serialize;
 use std::io::{Read as _, Write as _};
 use std::path::{Path, PathBuf};
-use teaching::Lesson;
-use teaching::second_look::{Kind, Spotted, look_over, second_look};
 
 /// Largest file that is read, in bytes.
 const LARGEST: u64 = 8 << 20;

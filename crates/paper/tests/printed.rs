@@ -2,9 +2,9 @@
 //! searched, copied and read aloud.
 
 use paper::sheets::ladder::{choices, key, sheet};
+use skills::ladder::{Ladder, LadderOrder};
 use std::io::Write;
 use std::process::{Command, Stdio};
-use teaching::ladder::{Ladder, LadderOrder};
 use teaching::skill::Stage;
 
 fn ladder(seed: u64, each: usize, method: Option<&str>) -> Ladder {
@@ -155,8 +155,7 @@ fn no_character_is_without_a_glyph() {
 
 #[test]
 fn every_skill_is_printed_with_its_answers_and_units() {
-    let skills: Vec<String> =
-        teaching::skills::SKILLS.iter().map(|s| s.card().id.to_owned()).collect();
+    let skills: Vec<String> = skills::SKILLS.iter().map(|s| s.card().id.to_owned()).collect();
     let each = skills.len();
     let order = LadderOrder {
         skills,

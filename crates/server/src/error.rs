@@ -75,11 +75,11 @@ impl ApiError {
     }
 
     /// A line that cannot be worked: with its place when it could not be read.
-    pub(crate) fn no_working(text: &str, why: &teaching::typed::NoWorking) -> Self {
+    pub(crate) fn no_working(text: &str, why: &skills::typed::NoWorking) -> Self {
         let mut error = Self::bad(why.says.clone());
-        error.failure.at = why
-            .at
-            .map(|(start, end)| teaching::desk::characters(text, algebra::Span::new(start, end)));
+        error.failure.at = why.at.map(|(start, end)| {
+            teaching::reading::characters(text, algebra::Span::new(start, end))
+        });
         error.failure.mended = why.mend.as_ref().and_then(|mend| mend.applied(text));
         error
     }

@@ -3,8 +3,8 @@
 use crate::lesson::LessonId;
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
+use lesson::bench::Plan;
 use sqlx::types::Json;
-use teaching::bench::Plan;
 
 /// A draft with the revision that a save must be based on.
 #[derive(Debug, Clone, PartialEq)]

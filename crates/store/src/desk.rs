@@ -3,8 +3,8 @@
 use crate::ladder::LadderId;
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
+use desk::{DeskLine, Judgement};
 use sqlx::types::Json;
-use teaching::desk::{DeskLine, Judgement};
 
 /// A desk's id.
 pub type DeskId = u64;

@@ -3,9 +3,9 @@
 use crate::lesson::LessonId;
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError, link};
+use lesson::bench::Plan;
+use skills::Ladder;
 use sqlx::types::Json;
-use teaching::Ladder;
-use teaching::bench::Plan;
 
 /// A ladder's id.
 pub type LadderId = u64;

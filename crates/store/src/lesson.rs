@@ -4,8 +4,8 @@ pub mod history;
 
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
+use lesson::Lesson;
 use sqlx::types::Json;
-use teaching::Lesson;
 use teaching::skill::Strand;
 
 /// A lesson's id.

@@ -3,7 +3,7 @@
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
 use sqlx::types::Json;
-use teaching::scenario::World;
+use teaching::scenario::OwnScenario;
 
 /// What a scenario is found by.
 pub type ScenarioId = u64;
@@ -18,7 +18,7 @@ pub struct KeptScenario {
     /// One more at each save.
     pub revision: u32,
     /// The scenario as it stands.
-    pub world: World,
+    pub world: OwnScenario,
 }
 
 /// Every scenario of a teacher, the oldest first.
@@ -27,7 +27,7 @@ pub struct KeptScenario {
 /// When the database fails.
 pub async fn all(db: &Db, owner: TeacherId) -> Result<Vec<KeptScenario>, StoreError> {
     let sql = "SELECT id, revision, document FROM scenario WHERE owner = ? ORDER BY id";
-    let rows: Vec<(ScenarioId, u32, Json<World>)> =
+    let rows: Vec<(ScenarioId, u32, Json<OwnScenario>)> =
         sqlx::query_as(sql).bind(owner).fetch_all(db).await?;
     let kept = |(id, revision, Json(world))| KeptScenario { id, revision, world };
     Ok(rows.into_iter().map(kept).collect())
@@ -37,7 +37,11 @@ pub async fn all(db: &Db, owner: TeacherId) -> Result<Vec<KeptScenario>, StoreEr
 ///
 /// # Errors
 /// [`StoreError::Full`] past [`MOST_SCENARIOS`].
-pub async fn create(db: &Db, owner: TeacherId, world: &World) -> Result<ScenarioId, StoreError> {
+pub async fn create(
+    db: &Db,
+    owner: TeacherId,
+    world: &OwnScenario,
+) -> Result<ScenarioId, StoreError> {
     let mut transaction = db.begin().await?;
     let sql = "SELECT id FROM teacher WHERE id = ? FOR UPDATE";
     let _: Option<TeacherId> =
@@ -63,7 +67,7 @@ pub async fn save(
     owner: TeacherId,
     id: ScenarioId,
     based_on: u32,
-    world: &World,
+    world: &OwnScenario,
 ) -> Result<u32, StoreError> {
     let mut transaction = db.begin().await?;
     let sql = "SELECT revision FROM scenario WHERE id = ? AND owner = ? FOR UPDATE";

@@ -1,12 +1,12 @@
 //! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
 
+use ::desk::{DeskLine, judge};
+use ::lesson::Lesson;
+use ::lesson::bench::{Change, Plan, change};
+use skills::ladder::{Ladder, LadderOrder};
 use store::lesson::Place;
 use store::{StoreError, bench, desk, ladder, lesson, scenario, scratch, session, teacher};
-use teaching::bench::{Change, Plan, change};
-use teaching::desk::{DeskLine, judge};
-use teaching::ladder::{Ladder, LadderOrder};
-use teaching::lesson::Lesson;
-use teaching::scenario::{OwnThing, World as Scenario};
+use teaching::scenario::{OwnScenario as Scenario, OwnThing};
 use teaching::skill::Strand;
 
 struct World {

@@ -1,11 +1,11 @@
 //! Rooms that fill, links that nobody guesses, many at once.
 
+use ::desk::{DeskLine, judge};
+use ::lesson::Lesson;
+use skills::ladder::{Ladder, LadderOrder};
 use std::collections::BTreeSet;
 use store::lesson::Place;
 use store::{StoreError, desk, ladder, lesson, scratch, session, teacher};
-use teaching::desk::{DeskLine, judge};
-use teaching::ladder::{Ladder, LadderOrder};
-use teaching::lesson::Lesson;
 use teaching::skill::Strand;
 
 fn a_ladder() -> Ladder {

@@ -3,7 +3,7 @@
 //! Our own integer ranges over a fixed stream cipher (ChaCha with 8 rounds), because a library's rules
 //! for ranges change between its versions.
 
-use crate::scenario::World;
+use crate::scenario::OwnScenario;
 use rand_chacha::ChaCha8Rng;
 use rand_chacha::rand_core::{RngCore, SeedableRng};
 use std::collections::BTreeMap;
@@ -17,7 +17,7 @@ pub struct Draw {
     /// The ranges of all draws so far, and what was drawn.
     made: Vec<Made>,
     /// Where stories come from, when it is not the bee garden.
-    world: Option<Arc<World>>,
+    world: Option<Arc<OwnScenario>>,
 }
 
 /// One draw, as it was made.
@@ -64,14 +64,14 @@ impl Draw {
 
     /// The same stream for a teacher's own scenario.
     #[must_use]
-    pub fn told_of(mut self, world: Option<Arc<World>>) -> Self {
+    pub fn told_of(mut self, world: Option<Arc<OwnScenario>>) -> Self {
         self.world = world;
         self
     }
 
     /// The teacher's own scenario, where stories come from one.
     #[must_use]
-    pub fn world(&self) -> Option<Arc<World>> {
+    pub fn world(&self) -> Option<Arc<OwnScenario>> {
         self.world.clone()
     }
 

@@ -8,10 +8,10 @@ mod cases;
 mod powers;
 mod rewriting;
 mod sides;
+mod told;
 
 pub use attempted::attempted;
 
-use crate::words;
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Quotient, Values};
 use algebra::number::Notation;
@@ -95,7 +95,7 @@ pub enum Move {
 #[must_use]
 pub fn named(from: &Line, to: &Line) -> Option<String> {
     let found = recognise(from, to)?;
-    (!found.is_empty()).then(|| words::moves(&found))
+    (!found.is_empty()).then(|| told::moves(&found))
 }
 
 /// The moves between two lines that are known to be equivalent, in the order in which they are made.

@@ -3,7 +3,7 @@
 use std::ops::Range;
 
 /// The numerals of a text, from left to right: digits, with a point between digits. Places in UTF-8 bytes.
-pub(crate) fn numerals(text: &str) -> Vec<Range<usize>> {
+pub fn numerals(text: &str) -> Vec<Range<usize>> {
     let bytes = text.as_bytes();
     let is_digit = |at: usize| bytes.get(at).is_some_and(u8::is_ascii_digit);
     let mut found = Vec::new();
@@ -23,7 +23,7 @@ pub(crate) fn numerals(text: &str) -> Vec<Range<usize>> {
 }
 
 /// A text cut at its numerals: what stands between them, and the numerals.
-pub(crate) fn cut(text: &str) -> (Vec<&str>, Vec<&str>) {
+pub fn cut(text: &str) -> (Vec<&str>, Vec<&str>) {
     let (mut between, mut found, mut from) = (Vec::new(), Vec::new(), 0);
     for numeral in numerals(text) {
         between.push(&text[from..numeral.start]);
@@ -32,6 +32,12 @@ pub(crate) fn cut(text: &str) -> (Vec<&str>, Vec<&str>) {
     }
     between.push(&text[from..]);
     (between, found)
+}
+
+/// The numerals of a text, in their order.
+#[must_use]
+pub fn numbers_of(text: &str) -> Vec<String> {
+    cut(text).1.into_iter().map(str::to_owned).collect()
 }
 
 #[cfg(test)]

@@ -2,8 +2,8 @@
 //! line, before and after. Two lines share their solutions when the two pictures share their marks. The marks are
 //! named only where the line itself names them: a picture tells nobody the answer.
 
-use crate::desk::solved;
 use crate::figure::{Curve, Figure, Mark, Stretch};
+use crate::shape::solved;
 use algebra::normal::{Normaliser, Quotient, Values};
 use algebra::plot;
 use algebra::solve::{Solutions, solutions};

@@ -273,7 +273,7 @@ impl Posed {
 
 /// What two lines of a problem are compared under: an equation in several letters for the one that is asked for.
 #[must_use]
-pub(crate) fn setting(line: &Line, unknown: &str, given: &[String]) -> Setting {
+pub fn setting(line: &Line, unknown: &str, given: &[String]) -> Setting {
     let several = line.symbols().len() > 1 && !unknown.is_empty();
     let assumed = Assumptions::read(given.iter().map(String::as_str));
     debug_assert!(assumed.is_ok(), "a skill assumes {given:?}");
@@ -281,7 +281,7 @@ pub(crate) fn setting(line: &Line, unknown: &str, given: &[String]) -> Setting {
 }
 
 /// The number that stands behind `≈`.
-pub(crate) fn told_rounded(line: &Line) -> Option<&Expr> {
+pub fn told_rounded(line: &Line) -> Option<&Expr> {
     match line {
         Line::Rounded(value) => Some(value),
         Line::Relations { sides, relations } if *relations == [Relation::Approximate] => {

@@ -1,232 +1,191 @@
-//! Scenarios of the bee garden: who, what and how much, with grammar that is right.
+//! A teacher's own scenario, as data: people, a place, and things with their units and the numbers that could be true.
 
-pub(crate) mod own;
-mod world;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
 
-pub use world::{BadWorld, LARGEST, MOST_PEOPLE, MOST_THINGS, OwnThing, World};
+/// Fewest people of a scenario: stories are told of two.
+pub const FEWEST_PEOPLE: usize = 2;
+/// Most people of a scenario.
+pub const MOST_PEOPLE: usize = 12;
+/// Most things of a scenario.
+pub const MOST_THINGS: usize = 12;
+/// The largest number of things.
+pub const LARGEST: u32 = 100_000;
+/// The longest name of a person or of a thing, in characters.
+const LONGEST_NAME: usize = 30;
+/// The longest name of a place or of a scenario, in characters.
+const LONGEST_PLACE: usize = 60;
 
-use crate::draw::Draw;
-
-/// First names of students; none belongs to anyone real.
-pub const NAMES: &[&str] =
-    &["Hana", "Tomas", "Imani", "Leo", "Priya", "Mateo", "Freya", "Kofi", "Sanna", "Rui"];
-
-/// A name, drawn.
-#[must_use]
-pub fn name(draw: &mut Draw) -> &'static str {
-    draw.one_of::<&'static str>(NAMES)
+/// Where stories come from.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct OwnScenario {
+    /// What its teacher calls it.
+    pub title: String,
+    /// First names.
+    pub people: Vec<String>,
+    /// Where it is, as it stands behind "at": "the school kitchen".
+    pub place: String,
+    /// What is counted or measured there.
+    pub things: Vec<OwnThing>,
 }
 
-/// Two different names, drawn.
-#[must_use]
-pub fn two_names(draw: &mut Draw) -> (&'static str, &'static str) {
-    let first = name(draw);
-    loop {
-        let second = name(draw);
-        if second != first {
-            return (first, second);
-        }
-    }
+/// Something that is counted, or measured in a unit.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct OwnThing {
+    /// One of them, or one unit of it: "tray", "litre".
+    pub one: String,
+    /// More of them: "trays", "litres".
+    pub many: String,
+    /// What is measured in that unit, as in "litres of soup"; empty for what is counted.
+    #[serde(default)]
+    pub of: String,
+    /// The least number that could be true.
+    pub least: u32,
+    /// The greatest number that could be true.
+    pub most: u32,
 }
 
-/// A unit or a thing that is counted, in singular and plural.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub struct Thing {
-    /// One of them.
-    pub one: &'static str,
-    /// More of them, and none.
-    pub many: &'static str,
-}
+/// What is wrong with a scenario, in one sentence that says what to do.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct BadScenario(pub String);
 
-impl Thing {
-    /// "1 jar", "5 jars".
+impl OwnThing {
+    /// Whether that many of it could be true.
     #[must_use]
-    pub fn counted(&self, n: i64) -> String {
-        format!("{n} {}", if n == 1 { self.one } else { self.many })
+    pub fn may_be(&self, number: i64) -> bool {
+        (i64::from(self.least)..=i64::from(self.most)).contains(&number)
+    }
+
+    /// "1 tray", "5 trays", "5 litres of soup".
+    #[must_use]
+    pub fn amount(&self, n: i64) -> String {
+        let name = if n == 1 { &self.one } else { &self.many };
+        let of = if self.of.is_empty() { String::new() } else { format!(" of {}", self.of) };
+        format!("{n} {name}{of}")
+    }
+
+    /// "trays", "litres of soup".
+    #[must_use]
+    pub fn name(&self) -> String {
+        let of = if self.of.is_empty() { String::new() } else { format!(" of {}", self.of) };
+        format!("{}{of}", self.many)
+    }
+
+    /// How it is spoken of afterwards: "them", or "it".
+    #[must_use]
+    pub fn pronoun(&self) -> &'static str {
+        if self.of.is_empty() { "them" } else { "it" }
     }
 }
 
-/// Two quantities that go together in one ratio.
-#[derive(Debug, Clone, Copy)]
-pub struct Mixture {
-    /// What is going on; `{a}` and `{b}` are the two amounts with their units.
-    pub setting: &'static str,
-    /// The two units.
-    pub units: [Thing; 2],
-    /// What the two rows of a ratio table are called.
-    pub rows: [&'static str; 2],
-    /// Asks for the first amount when `{d}` of the second is given.
-    pub asks_first: &'static str,
-    /// Asks for the second amount when `{c}` of the first is given.
-    pub asks_second: &'static str,
-    /// The answer, with `{x}` for the amount found; first and second.
-    pub answers: [&'static str; 2],
-    /// Least and greatest number that could be true for each amount of the known pair.
-    pub ranges: [(i64, i64); 2],
+/// A word or a few: letters with spaces, hyphens and apostrophes between them.
+fn is_name(text: &str, longest: usize) -> bool {
+    let is_sign = |c: char| c.is_alphabetic() || matches!(c, ' ' | '-' | '’' | '\'');
+    !text.trim().is_empty()
+        && text.trim() == text
+        && text.chars().count() <= longest
+        && text.chars().all(is_sign)
 }
 
-/// Mixtures and rates of the bee garden.
-pub const MIXTURES: &[Mixture] = &[
-    Mixture {
-        setting: "For the autumn feed, the bee club stirs {a} of sugar into every {b} of water.",
-        units: [
-            Thing { one: "kilogram", many: "kilograms" },
-            Thing { one: "litre", many: "litres" },
-        ],
-        rows: ["sugar in kg", "water in litres"],
-        asks_first: "How many kilograms of sugar go into {d} of water?",
-        asks_second: "How many litres of water go with {c} of sugar?",
-        answers: ["They need {x} of sugar.", "They need {x} of water."],
-        ranges: [(2, 5), (2, 7)],
-    },
-    Mixture {
-        setting: "At the market stall, {a} of honey cost {b}.",
-        units: [Thing { one: "jar", many: "jars" }, Thing { one: "dollar", many: "dollars" }],
-        rows: ["jars", "dollars"],
-        asks_first: "How many jars can be bought for {d}?",
-        asks_second: "What do {c} cost at the same price?",
-        answers: ["{x} can be bought.", "They cost {x}."],
-        ranges: [(2, 5), (7, 24)],
-    },
-    Mixture {
-        setting: "{name} melts {a} of beeswax with {b} of coconut oil to make hand balm.",
-        units: [Thing { one: "gram", many: "grams" }, Thing { one: "gram", many: "grams" }],
-        rows: ["beeswax in g", "oil in g"],
-        asks_first: "How much beeswax goes with {d} of oil?",
-        asks_second: "How much oil goes with {c} of beeswax?",
-        answers: ["{name} needs {x} of beeswax.", "{name} needs {x} of oil."],
-        ranges: [(10, 40), (15, 60)],
-    },
-    Mixture {
-        setting: "In the bee garden, {a} of honeycomb give about {b} of honey.",
-        units: [
-            Thing { one: "frame", many: "frames" },
-            Thing { one: "kilogram", many: "kilograms" },
-        ],
-        rows: ["frames", "honey in kg"],
-        asks_first: "How many frames give {d} of honey?",
-        asks_second: "How much honey do {c} give?",
-        answers: ["{x} give that much honey.", "They give {x} of honey."],
-        ranges: [(2, 6), (3, 11)],
-    },
-    Mixture {
-        setting: "Bees of one hive visit {a} of heather in {b}.",
-        units: [Thing { one: "patch", many: "patches" }, Thing { one: "minute", many: "minutes" }],
-        rows: ["patches", "minutes"],
-        asks_first: "How many patches do they visit in {d} at this rate?",
-        asks_second: "How long do they take for {c} at this rate?",
-        answers: ["They visit {x}.", "They take {x}."],
-        ranges: [(2, 6), (5, 18)],
-    },
-];
-
-/// A start and a steady change: `a·n + b = c`.
-#[derive(Debug, Clone, Copy)]
-pub struct Steady {
-    /// The story; `{a}`, `{b}` and `{c}` are numbers.
-    pub story: &'static str,
-    /// What the letter stands for.
-    pub defines: &'static str,
-    /// The unit of the answer.
-    pub unit: Thing,
-    /// The answer, with `{x}` for it with its unit.
-    pub answer: &'static str,
-    /// Ranges of `a`, `b` and the answer.
-    pub ranges: [(i64, i64); 3],
-}
-
-/// Steady changes of the bee garden.
-pub const STEADY: &[Steady] = &[
-    Steady {
-        story: "{name} packs honey for the market. {a} full crates and {b} loose jars make {c} jars \
-                in all. Every crate holds the same number of jars. How many jars does one crate hold?",
-        defines: "Let $n$ be the number of jars in one crate",
-        unit: Thing { one: "jar", many: "jars" },
-        answer: "One crate holds {x}.",
-        ranges: [(3, 9), (2, 11), (6, 24)],
-    },
-    Steady {
-        story: "An empty hive box weighs {b} kg. With {a} frames of honey in it, all equally heavy, \
-                the hive scale shows {c} kg. What does one frame weigh?",
-        defines: "Let $n$ be the weight of one frame in kilograms",
-        unit: Thing { one: "kilogram", many: "kilograms" },
-        answer: "One frame weighs {x}.",
-        ranges: [(4, 10), (6, 14), (2, 4)],
-    },
-    Steady {
-        story: "{name} has {b} dollars saved for a bee suit and earns {a} dollars for each afternoon \
-                of help at the stall. The suit costs {c} dollars. How many afternoons of help does it \
-                take?",
-        defines: "Let $n$ be the number of afternoons",
-        unit: Thing { one: "afternoon", many: "afternoons" },
-        answer: "It takes {x} of help.",
-        ranges: [(6, 12), (10, 40), (4, 12)],
-    },
-    Steady {
-        story: "A colony starts the spring with {b} frames of bees. It grows by {a} frames every week \
-                and fills {c} frames now. How many weeks have passed?",
-        defines: "Let $n$ be the number of weeks",
-        unit: Thing { one: "week", many: "weeks" },
-        answer: "{x} have passed.",
-        ranges: [(2, 3), (3, 6), (3, 7)],
-    },
-];
-
-/// Two steady changes that meet: `a·n + b = c·n + d`.
-#[derive(Debug, Clone, Copy)]
-pub struct Meeting {
-    /// The story; `{a}`, `{b}`, `{c}`, `{d}` are numbers, `{name}` and `{other}` are people.
-    pub story: &'static str,
-    /// What the letter stands for.
-    pub defines: &'static str,
-    /// The unit of the answer.
-    pub unit: Thing,
-    /// The answer, with `{x}` for it with its unit.
-    pub answer: &'static str,
-}
-
-/// Meetings in the bee garden.
-pub const MEETINGS: &[Meeting] = &[
-    Meeting {
-        story: "{name} has {b} beeswax candles ready and makes {a} more each day. {other} has {d} \
-                ready and makes {c} more each day. After how many days do they have equally many?",
-        defines: "Let $n$ be the number of days",
-        unit: Thing { one: "day", many: "days" },
-        answer: "They have equally many after {x}.",
-    },
-    Meeting {
-        story: "The oak hive holds {b} kg of honey and gains {a} kg a week. The clover hive holds \
-                {d} kg and gains {c} kg a week. After how many weeks do they hold the same?",
-        defines: "Let $n$ be the number of weeks",
-        unit: Thing { one: "week", many: "weeks" },
-        answer: "They hold the same after {x}.",
-    },
-    Meeting {
-        story: "{name} has sold {b} jars and sells {a} more each hour. {other} has sold {d} jars and \
-                sells {c} more each hour. After how many hours have they sold equally many?",
-        defines: "Let $n$ be the number of hours",
-        unit: Thing { one: "hour", many: "hours" },
-        answer: "They have sold equally many after {x}.",
-    },
-];
-
-/// Puts values into a template; every `{key}` is replaced.
-#[must_use]
-pub fn fill(template: &str, values: &[(&str, &str)]) -> String {
-    let words: Vec<&str> = template.split_whitespace().collect();
-    values
-        .iter()
-        .fold(words.join(" "), |text, (key, value)| text.replace(&format!("{{{key}}}"), value))
+impl OwnScenario {
+    /// Whether stories can be told of it.
+    ///
+    /// # Errors
+    /// [`BadScenario`] with the first thing that is wrong.
+    pub fn check(&self) -> Result<(), BadScenario> {
+        let bad = |says: String| Err(BadScenario(says));
+        if !is_name(&self.title, LONGEST_PLACE) || !is_name(&self.place, LONGEST_PLACE) {
+            return bad(format!(
+                "Give the scenario a title and a place, each in words of at most {LONGEST_PLACE} letters."
+            ));
+        }
+        if !(FEWEST_PEOPLE..=MOST_PEOPLE).contains(&self.people.len()) {
+            return bad(format!("Name {FEWEST_PEOPLE} to {MOST_PEOPLE} people."));
+        }
+        if let Some(name) = self.people.iter().find(|name| !is_name(name, LONGEST_NAME)) {
+            return bad(format!("“{name}” is no first name. Use letters, at most {LONGEST_NAME}."));
+        }
+        let mut people = self.people.clone();
+        people.sort_unstable();
+        if let Some(twice) = people.windows(2).find(|pair| pair[0] == pair[1]) {
+            return bad(format!("{} stands there twice. Give everybody another name.", twice[0]));
+        }
+        if !(1..=MOST_THINGS).contains(&self.things.len()) {
+            return bad(format!("Name 1 to {MOST_THINGS} things."));
+        }
+        for thing in &self.things {
+            let named = is_name(&thing.one, LONGEST_NAME) && is_name(&thing.many, LONGEST_NAME);
+            if !named || !(thing.of.is_empty() || is_name(&thing.of, LONGEST_NAME)) {
+                return bad("Write each thing in words: one of them, and more of them.".into());
+            }
+            if thing.least >= thing.most || thing.most > LARGEST {
+                return bad(format!(
+                    "Say how many {} there could be: from a smaller number to a larger one, at most {LARGEST}.",
+                    thing.name()
+                ));
+            }
+        }
+        Ok(())
+    }
 }
 
 #[cfg(test)]
 mod tests {
     use super::*;
 
+    fn kitchen() -> OwnScenario {
+        let thing = |one: &str, many: &str, of: &str, least, most| OwnThing {
+            one: one.into(),
+            many: many.into(),
+            of: of.into(),
+            least,
+            most,
+        };
+        OwnScenario {
+            title: "The kitchen".into(),
+            people: vec!["Ada".into(), "Noor".into(), "Jean-Luc".into()],
+            place: "the school kitchen".into(),
+            things: vec![
+                thing("tray", "trays", "", 2, 900),
+                thing("litre", "litres", "soup", 2, 400),
+            ],
+        }
+    }
+
     #[test]
-    fn one_is_singular_and_templates_leave_no_gap() {
-        let jar = Thing { one: "jar", many: "jars" };
-        assert_eq!((jar.counted(1), jar.counted(12)), ("1 jar".into(), "12 jars".into()));
-        assert_eq!(fill("{name} has {a}.", &[("name", "Leo"), ("a", "3 jars")]), "Leo has 3 jars.");
+    #[rustfmt::skip]
+    fn what_no_story_can_be_told_of_says_why() {
+        let with = |change: fn(&mut OwnScenario)| {
+            let mut world = kitchen();
+            change(&mut world);
+            world.check().err().map(|bad| bad.0).unwrap_or_default()
+        };
+        for (change, says) in [
+            ((|_| ()) as fn(&mut OwnScenario), ""),
+            (|w| w.title = " ".into(), "Give the scenario a title"),
+            (|w| w.place = "room 5 {a}".into(), "Give the scenario a title"),
+            (|w| w.people.truncate(1), "Name 2 to 12 people."),
+            (|w| w.people[1] = "Ada".into(), "Ada stands there twice"),
+            (|w| w.people[1] = "$x$".into(), "“$x$” is no first name"),
+            (|w| w.things.clear(), "Name 1 to 12 things."),
+            (|w| w.things[0].many = String::new(), "Write each thing in words"),
+            (|w| w.things[1].least = 400, "Say how many litres of soup"),
+            (|w| w.things[1].most = 1_000_000, "Say how many litres of soup"),
+        ] {
+            let told = with(change);
+            assert!(told.starts_with(says) && told.is_empty() == says.is_empty(), "{told}");
+        }
+    }
+
+    #[test]
+    fn one_is_singular_and_what_is_measured_says_of_what() {
+        let world = kitchen();
+        let [tray, soup] = &world.things[..] else { panic!("two things") };
+        assert_eq!((tray.amount(1), tray.amount(12)), ("1 tray".into(), "12 trays".into()));
+        assert_eq!(
+            (soup.amount(1), soup.name()),
+            ("1 litre of soup".into(), "litres of soup".into())
+        );
+        assert!(soup.may_be(400) && !soup.may_be(401) && !soup.may_be(1));
     }
 }

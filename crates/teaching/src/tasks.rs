@@ -42,7 +42,7 @@ impl Worked {
 }
 
 /// Why a task has no answer.
-pub(crate) const NO_FORM: &str =
+pub const NO_FORM: &str =
     "This could not be worked: it goes beyond what can be proved here so far.";
 
 fn two(from: Line, to: Line, rule: &Rule) -> Worked {

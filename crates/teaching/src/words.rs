@@ -1,12 +1,10 @@
 //! Every sentence about mathematics: why a line follows, why it does not, what is wrong with one that
 //! cannot be read. Mathematics in a sentence stands between dollar signs, as LaTeX.
 
-mod moves;
 mod reading;
 mod reasons;
 mod verdicts;
 
-pub use moves::{by_what_may_be_zero, moves};
 pub use reading::{note, unreadable};
 pub use reasons::reason;
 pub use verdicts::{condition, domain, step_says, values};
@@ -15,17 +13,17 @@ use algebra::Expr;
 use algebra::number::Rational;
 
 /// What is said where mathematics begins and does not end.
-pub(crate) const LONE_DOLLAR: &str = "A dollar sign stands alone: mathematics stands between two.";
+pub const LONE_DOLLAR: &str = "A dollar sign stands alone: mathematics stands between two.";
 
 /// Whether mathematics begins in a text and does not end.
 #[must_use]
-pub(crate) fn has_lone_dollar(text: &str) -> bool {
+pub fn has_lone_dollar(text: &str) -> bool {
     !text.matches('$').count().is_multiple_of(2)
 }
 
 /// With a capital at its beginning.
 #[must_use]
-pub(crate) fn capital(text: &str) -> String {
+pub fn capital(text: &str) -> String {
     let mut letters = text.chars();
     letters.next().map_or_else(String::new, |first| first.to_uppercase().chain(letters).collect())
 }

@@ -32,9 +32,16 @@ pub struct WorkingLine {
 }
 
 impl WorkingLine {
+    /// Writes another line in its place; its reason, role and verdict stay.
+    pub fn write(&mut self, line: &Line) {
+        self.math = text_line(line);
+        self.latex = latex_line(line);
+        self.speech = speech_line(line);
+    }
+
     /// The line as mathematics; none for a sentence.
     #[must_use]
-    pub(crate) fn read(&self) -> Option<Line> {
+    pub fn read(&self) -> Option<Line> {
         if self.latex.is_empty() {
             return None;
         }
@@ -44,7 +51,7 @@ impl WorkingLine {
 
     /// Whether it carries the problem on, so that the next line is compared with it.
     #[must_use]
-    pub(crate) fn carries(&self) -> bool {
+    pub fn carries(&self) -> bool {
         !self.latex.is_empty() && self.role != Role::Checks.name()
     }
 }

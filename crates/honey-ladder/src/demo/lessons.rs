@@ -1,10 +1,10 @@
 //! The lessons of the demo world. Their workings are computed and proved like any other.
 
-use teaching::Lesson;
-use teaching::bench::{Change, Plan, change};
-use teaching::example::Example as Worked;
-use teaching::ladder::LadderOrder;
-use teaching::lesson::{Asks, Block, Offer, PhaseKind, Slide, Wanted};
+use lesson::Lesson;
+use lesson::bench::{Change, Plan, change};
+use lesson::example::Example as Worked;
+use lesson::{Asks, Block, Offer, PhaseKind, Slide, Wanted};
+use skills::ladder::LadderOrder;
 use teaching::skill::Strand;
 
 /// A lesson with the ladder that hangs on it.
@@ -339,7 +339,7 @@ mod tests {
             assert_eq!(lesson.minutes_over(), 0, "{}", lesson.title);
             assert!(lesson.checked().lines > 0, "{}", lesson.title);
             assert_eq!(lesson.checked().lines, lesson.checked().hold, "{}", lesson.title);
-            let found = teaching::second_look::second_look(lesson).open;
+            let found = second_look::second_look(lesson).open;
             assert_eq!(found, [], "{}", lesson.title);
         }
     }

@@ -1,11 +1,10 @@
 //! What the demo class wrote on its Step Desks. Every line is judged like any other.
 
+use desk::{DeskLine, judge};
+use skills::Ladder;
+use skills::ladder::Rung;
 use store::ladder::LadderId;
 use store::{Db, StoreError};
-use teaching::Ladder;
-use teaching::desk::{DeskLine, judge};
-use teaching::ladder::Rung;
-use teaching::skills;
 
 /// Who sits there, how many rungs they have climbed, and on which rung a slip was made.
 const CLASS: &[(&str, usize, Option<usize>)] =

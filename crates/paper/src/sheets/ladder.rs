@@ -4,7 +4,7 @@ use crate::engine::{PaperError, Pdf, Template, pdf};
 use crate::inline;
 use drawing::{Anchor, Scene, Shape, Tone};
 use serde_json::{Value, json};
-use teaching::ladder::{Ladder, Rung};
+use skills::ladder::{Ladder, Rung};
 use teaching::skill::Stage;
 
 /// The problems with room to work.
@@ -165,7 +165,7 @@ fn scene(scene: &Scene) -> Value {
 mod tests {
     use super::*;
     use crate::engine::Standard;
-    use teaching::ladder::LadderOrder;
+    use skills::ladder::LadderOrder;
 
     fn ladder() -> Ladder {
         let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();

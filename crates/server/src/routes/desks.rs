@@ -9,14 +9,14 @@ use axum::extract::{Path, State};
 use axum::http::StatusCode;
 use axum::http::header::CONTENT_TYPE;
 use axum::response::{IntoResponse, Response};
+use desk::{DeskLine, JudgedLine, Judgement, Keypad, MOST_LINES, judge};
 use drawing::Scene;
 use paper::sheets::working::PictureLine;
 use serde::{Deserialize, Serialize};
+use skills::ladder::Rung;
 use store::StoreError;
 use store::desk::{Desk, Written};
 use store::ladder::KeptLadder;
-use teaching::desk::{DeskLine, JudgedLine, Judgement, Keypad, MOST_LINES, judge};
-use teaching::ladder::Rung;
 use teaching::picture::LinePicture;
 use teaching::skill::Stage;
 use tower_sessions::Session;
@@ -241,7 +241,7 @@ async fn picture_of_step(
     let rung = kept.ladder.rungs.swap_remove(index);
     let drawn = compute(move || {
         let lines = lines.unwrap_or_default();
-        let (above, line) = teaching::desk::step(&rung, &lines, line.checked_sub(1)?)?;
+        let (above, line) = desk::step(&rung, &lines, line.checked_sub(1)?)?;
         teaching::picture::of_step(&above, &line)
     })
     .await?;

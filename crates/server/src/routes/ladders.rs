@@ -10,13 +10,13 @@ use axum::extract::{Path, Query, State};
 use axum::http::StatusCode;
 use axum::http::header::{CONTENT_DISPOSITION, CONTENT_TYPE};
 use axum::response::{IntoResponse, Response};
+use desk::JudgedLine;
 use drawing::Scene;
+use lesson::bench::{Change, Plan, Strength, Version, change, sheet};
 use serde::{Deserialize, Serialize};
+use skills::ladder::{Ladder, Rung};
 use store::ladder::{KeptLadder, LadderId};
 use store::lesson::LessonId;
-use teaching::bench::{Change, Plan, Strength, Version, change, sheet};
-use teaching::desk::JudgedLine;
-use teaching::ladder::{Ladder, Rung};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -216,7 +216,7 @@ async fn all_ladders(
         let mut skills: Vec<String> = Vec::new();
         let mut strand = None;
         for rung in &kept.ladder.rungs {
-            let Some(skill) = teaching::skills::find(&rung.skill) else { continue };
+            let Some(skill) = skills::find(&rung.skill) else { continue };
             let card = skill.card();
             strand = strand.or(Some(card.strand));
             if !skills.iter().any(|known| known == card.title) {

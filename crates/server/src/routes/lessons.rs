@@ -6,16 +6,16 @@ use crate::error::{ApiError, Failure};
 use crate::session::SignedIn;
 use axum::Json;
 use axum::extract::{Path, State};
+use desk::{DeskLine, Judgement, MOST_LINES, judge_board};
 use drawing::Scene;
-use serde::{Deserialize, Serialize};
-use store::lesson::LessonId;
-use teaching::Lesson;
-use teaching::desk::{DeskLine, Judgement, MOST_LINES, judge_board};
-use teaching::figure::Figure;
-use teaching::lesson::{
+use lesson::Lesson;
+use lesson::{
     BadLesson, Block, Checked, Mend, Phase, PictureCard, PictureOrder, PracticeOrder, mends,
     picture_cards,
 };
+use serde::{Deserialize, Serialize};
+use store::lesson::LessonId;
+use teaching::figure::Figure;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -65,7 +65,7 @@ pub(crate) fn drawn<'a>(figures: impl Iterator<Item = &'a Figure>) -> Vec<Drawin
 
 impl LessonView {
     pub(crate) fn of(id: LessonId, revision: u32, lesson: Lesson) -> Self {
-        let checked = lesson.slides.iter().map(teaching::lesson::Slide::checked).collect();
+        let checked = lesson.slides.iter().map(lesson::Slide::checked).collect();
         Self {
             id,
             revision,

@@ -10,7 +10,7 @@ use axum::extract::{Path, State};
 use axum::http::StatusCode;
 use serde::{Deserialize, Serialize};
 use store::scenario::ScenarioId;
-use teaching::scenario::{BadWorld, World};
+use teaching::scenario::{BadScenario, OwnScenario};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -28,7 +28,7 @@ struct ScenarioEntry {
     id: ScenarioId,
     /// What a save must be based on.
     revision: u32,
-    world: World,
+    world: OwnScenario,
 }
 
 /// A changed scenario.
@@ -36,7 +36,7 @@ struct ScenarioEntry {
 struct ChangedScenario {
     /// The revision that was changed.
     based_on: u32,
-    world: World,
+    world: OwnScenario,
 }
 
 /// The revision that a scenario has now.
@@ -45,8 +45,8 @@ struct KeptScenario {
     revision: u32,
 }
 
-impl From<BadWorld> for ApiError {
-    fn from(bad: BadWorld) -> Self {
+impl From<BadScenario> for ApiError {
+    fn from(bad: BadScenario) -> Self {
         Self::bad(bad.0)
     }
 }
@@ -68,12 +68,12 @@ async fn scenarios(
 }
 
 /// Keeps a new scenario.
-#[utoipa::path(post, path = "/api/scenarios", request_body = World,
+#[utoipa::path(post, path = "/api/scenarios", request_body = OwnScenario,
     responses((status = 200, body = Made), (status = "default", body = Failure)))]
 async fn create_scenario(
     State(app): State<App>,
     teacher: SignedIn,
-    Body(world): Body<World>,
+    Body(world): Body<OwnScenario>,
 ) -> Result<Json<Made>, ApiError> {
     world.check()?;
     Ok(Json(Made { id: store::scenario::create(&app.db, teacher.0, &world).await? }))
@@ -108,12 +108,12 @@ async fn remove_scenario(
 }
 
 /// A few stories that are told of a scenario, to be read before it is kept.
-#[utoipa::path(post, path = "/api/scenarios/stories", request_body = World,
+#[utoipa::path(post, path = "/api/scenarios/stories", request_body = OwnScenario,
     responses((status = 200, body = Vec<String>), (status = "default", body = Failure)))]
 async fn stories_of_scenario(
     _teacher: SignedIn,
-    Body(world): Body<World>,
+    Body(world): Body<OwnScenario>,
 ) -> Result<Json<Vec<String>>, ApiError> {
     world.check()?;
-    Ok(Json(compute(move || world.samples()).await?))
+    Ok(Json(compute(move || skills::ladder::samples(&world)).await?))
 }

@@ -7,10 +7,10 @@ use crate::error::{ApiError, Failure};
 use crate::session::SignedIn;
 use axum::Json;
 use axum::extract::{Path, State};
+use lesson::Lesson;
+use second_look::{Look, Spotted, look_at_ladder, mended, second_look};
 use serde::Deserialize;
 use store::ladder::LadderId;
-use teaching::Lesson;
-use teaching::second_look::{Look, Spotted, look_at_ladder, mended, second_look};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -51,7 +51,7 @@ async fn look_over_text(
     if to.text.len() > LONGEST {
         return Err(ApiError::bad("Look over at most 200,000 characters at a time."));
     }
-    Ok(Json(compute(move || teaching::second_look::look_over(&to.text)).await?))
+    Ok(Json(compute(move || second_look::look_over(&to.text)).await?))
 }
 
 /// Looks a ladder over; the place of each finding is its rung.

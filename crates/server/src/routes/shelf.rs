@@ -12,13 +12,13 @@ use axum::http::header::CONTENT_DISPOSITION;
 use axum::response::IntoResponse;
 use base64::prelude::{BASE64_STANDARD, Engine as _};
 use drawing::image::{ImageKind, taken_in};
+use lesson::Lesson;
+use lesson::bench::Plan;
+use lesson::{Checked, LessonFile, Slide, Wanted};
 use serde::{Deserialize, Serialize};
+use skills::ladder::Ladder;
 use std::collections::BTreeMap;
 use store::lesson::{LessonId, OnShelf};
-use teaching::Lesson;
-use teaching::bench::Plan;
-use teaching::ladder::Ladder;
-use teaching::lesson::{Checked, LessonFile, Slide, Wanted};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouterExt as _};
@@ -199,7 +199,9 @@ async fn take_in_lesson(
     Body(file): Body<FileOfLesson>,
 ) -> Result<Json<Made>, ApiError> {
     if !file.text.trim_start().starts_with('{') {
-        let read = move || Lesson::from_text(&file.text, file.grade, file.strand, file.minutes);
+        let read = move || {
+            second_look::lesson_from_text(&file.text, file.grade, file.strand, file.minutes)
+        };
         let lesson = compute(read).await?.map_err(bad)?;
         return Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }));
     }

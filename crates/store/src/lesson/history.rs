@@ -3,10 +3,10 @@
 use super::LessonId;
 use crate::teacher::TeacherId;
 use crate::{Db, StoreError};
+use lesson::Lesson;
 use sqlx::types::Json;
 use sqlx::types::time::OffsetDateTime;
 use sqlx::{MySql, Transaction};
-use teaching::Lesson;
 
 /// Saves of one teacher within so many seconds are one stretch of work.
 const STRETCH: i64 = 120;

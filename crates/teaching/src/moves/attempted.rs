@@ -1,7 +1,7 @@
 //! Moves that are legal only with care, between two lines that are not equivalent.
 
+use super::told;
 use super::{Move, Sides, powers, same};
-use crate::words;
 use algebra::Line;
 use algebra::budget::Budget;
 use algebra::normal::Quotient;
@@ -15,7 +15,7 @@ pub fn attempted(from: &Line, to: &Line) -> Option<String> {
     let rooted = powers::between(&before, &after)
         .filter(|moves| matches!(moves[..], [.., Move::Raise(_) | Move::Root(_)]));
     match rooted {
-        Some(moves) => Some(words::moves(&moves)),
+        Some(moves) => Some(told::moves(&moves)),
         None => by_zero(&before, &after, budget),
     }
 }
@@ -41,7 +41,7 @@ fn by_zero(from: &Sides, to: &Sides, budget: &mut Budget) -> Option<String> {
     if !(divided || (multiplied && fits)) {
         return None;
     }
-    Some(words::by_what_may_be_zero(&by.to_expr(), divided))
+    Some(told::by_what_may_be_zero(&by.to_expr(), divided))
 }
 
 /// Without a number in front.

@@ -1,0 +1,321 @@
+//! The Step Desk's judgement: a student's lines, each compared with the line above and with the
+//! problem.
+
+mod board;
+mod hints;
+mod keypad;
+mod task;
+
+pub use board::judge_board;
+pub use keypad::{Keypad, KeypadSize};
+pub use teaching::reading::DeskLine;
+
+use self::task::{Progress, Task};
+use algebra::form::Form;
+use algebra::write::{latex_line, speech_line, text_line};
+use algebra::{Line, Options, Role, read_line, read_line_with};
+use serde::{Deserialize, Serialize};
+use skills::ladder::Rung;
+use teaching::problem::setting;
+use teaching::reading::characters;
+use teaching::verdict::{LineVerdict, VerdictWord};
+use teaching::words;
+use utoipa::ToSchema;
+
+/// Most lines on one desk.
+pub const MOST_LINES: usize = 60;
+
+/// A line with what was made of it.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct JudgedLine {
+    /// As it was read, for typesetting; empty when it could not be.
+    pub reading: String,
+    /// As it was read, in plain mathematics.
+    pub plain: String,
+    /// To be spoken.
+    pub speech: String,
+    /// How it was read, where it could be meant otherwise; empty where it could not.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
+    /// What we say of it.
+    pub verdict: LineVerdict,
+    /// What the line is for, as `follows` or `may_add`; empty when that is not known.
+    #[serde(default)]
+    pub role: String,
+    /// Where it could not be read.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub error: Option<Unreadable>,
+    /// The slip that was recognised, by its id.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub slip: Option<String>,
+    /// What helps to mend it, from a nudge to the next step; empty where nothing is to mend.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub hints: Vec<String>,
+    /// Whether this line is the answer in the form asked for.
+    pub answers: bool,
+}
+
+/// Where a line could not be read, in characters (Unicode scalar values).
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct Unreadable {
+    /// The first character.
+    pub start: usize,
+    /// One past the last character.
+    pub end: usize,
+    /// The whole line as it would be after the mend, when there is one.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub mended: Option<String>,
+}
+
+/// A whole desk, judged.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct Judgement {
+    /// The lines, in order.
+    pub lines: Vec<JudgedLine>,
+    /// Whether the last line is the answer and no line above it breaks.
+    pub finished: bool,
+    /// Whether the answer stands there, whatever the lines above it say.
+    pub answered: bool,
+    /// What helps to go on from the last line, from a nudge to the next step.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub next: Vec<String>,
+}
+
+impl Judgement {
+    /// The same with at most that many hints for each line: what a teacher allows.
+    #[must_use]
+    pub fn with_hints(mut self, most: usize) -> Self {
+        self.next.truncate(most);
+        for line in &mut self.lines {
+            line.hints.truncate(most);
+        }
+        self
+    }
+}
+
+/// Judges a student's lines for a rung: each with the line above it and with the problem.
+///
+/// # Panics
+/// Never: a rung whose line cannot be read is judged as a story without an equation.
+#[must_use]
+pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
+    let quantities = reads_units(rung);
+    let options = Options { quantities, ..Options::default() };
+    let problem =
+        read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
+    let task = Task {
+        setting: setting(&problem, &rung.unknown, &rung.given),
+        form: Form::named(&rung.answer.form).unwrap_or(Form::Any),
+        key: rung.answer.text.clone(),
+        problem,
+        unknown: rung.unknown.clone(),
+        // In a story without a letter there is nothing to set up: its lines are compared with the value.
+        story: rung.story && !rung.unknown.is_empty(),
+        quantities,
+        in_degrees: rung.line.contains('°') || rung.answer.latex.contains("\\degree"),
+        asks_degrees: rung.answer.latex.contains("\\degree"),
+    };
+    // In a story the student sets up the equation: there is no line above the first one.
+    let is_words = rung.answer.latex.is_empty();
+    let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
+    let mut judged = Vec::new();
+    let mut answered = false;
+    for line in lines.iter().take(MOST_LINES) {
+        progress.aside = false;
+        judged.push(if is_words {
+            task.judge_words(line, &rung.answer.value, &mut progress)
+        } else {
+            task.judge(line, &mut progress)
+        });
+        // Words and checks may stand below the answer.
+        if !progress.aside {
+            answered = judged.last().is_some_and(|line| line.answers);
+        }
+    }
+    if let (Some(says), Some(last)) = (progress.left_in.take(), judged.last_mut()) {
+        last.verdict = LineVerdict::saying(VerdictWord::AddsSolution, says);
+        last.answers = false;
+        answered = false;
+    }
+    let sound = judged
+        .iter()
+        .all(|line| matches!(line.verdict.word, VerdictWord::Holds | VerdictWord::CantTell));
+    let next = match (&progress.above, answered, judged.last()) {
+        (_, true, _) => Vec::new(),
+        (_, _, Some(last)) if !last.hints.is_empty() => Vec::new(),
+        (Some(above), ..) => hints::next(above, &task.unknown),
+        (None, ..) => Vec::new(),
+    };
+    Judgement { finished: answered && sound, answered, lines: judged, next }
+}
+
+/// Whether units stand in the problem: its letters are none when they are read as units; or in the key of an answer in
+/// words.
+pub fn reads_units(rung: &Rung) -> bool {
+    if rung.answer.latex.is_empty() {
+        return rung.working.iter().any(|line| line.latex.contains("\\,\\text{"));
+    }
+    let letters = |quantities| {
+        read_line_with(&rung.line, Options { quantities, ..Options::default() })
+            .is_ok_and(|reading| !reading.line.symbols().is_empty())
+    };
+    let may = rung.unknown.is_empty() && rung.answer.unit.is_some();
+    may && letters(false) && !letters(true)
+}
+
+/// A saved line and the one that it was compared with, as they are meant; `None` when either cannot be read.
+#[must_use]
+pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
+    let quantities = reads_units(rung);
+    let read = |line: &DeskLine| line.read(quantities).ok().map(|reading| reading.line);
+    let line = read(lines.get(at)?)?;
+    let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });
+    let above = lines[..at].iter().rev().filter_map(read).find(is_mathematics);
+    let above = match above {
+        Some(above) => above,
+        None => read_line(&rung.line).ok()?.line,
+    };
+    is_mathematics(&line).then_some((above, line))
+}
+
+impl JudgedLine {
+    fn of(line: &Line) -> Self {
+        Self {
+            reading: latex_line(line),
+            plain: text_line(line),
+            speech: speech_line(line),
+            note: String::new(),
+            verdict: LineVerdict::plain(VerdictWord::CantTell),
+            role: String::new(),
+            error: None,
+            slip: None,
+            hints: Vec::new(),
+            answers: false,
+        }
+    }
+
+    fn holds(&mut self, role: Role, says: &str) {
+        self.role = role.name().into();
+        self.verdict = LineVerdict::saying(VerdictWord::Holds, says);
+    }
+}
+
+fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
+    let (start, end) = characters(text, error.span);
+    let mended = error.mend.as_ref().and_then(|mend| mend.applied(text));
+    JudgedLine {
+        reading: String::new(),
+        plain: String::new(),
+        speech: String::new(),
+        note: String::new(),
+        verdict: LineVerdict::saying(VerdictWord::CantRead, words::unreadable(error)),
+        role: String::new(),
+        error: Some(Unreadable { start, end, mended }),
+        slip: None,
+        hints: Vec::new(),
+        answers: false,
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use skills::ladder::{Ladder, LadderOrder};
+
+    fn rung(line: &str, story: bool) -> Rung {
+        let order = LadderOrder {
+            skills: vec!["equations.linear".into()],
+            grip: 1,
+            tilt: 0,
+            climb: 0,
+            seed: 1,
+            method: None,
+            ..LadderOrder::default()
+        };
+        let mut rung = Ladder::make(&order).expect("made").rungs.remove(0);
+        rung.line = line.into();
+        rung.unknown = if story { "n".into() } else { "x".into() };
+        rung.story = story;
+        rung
+    }
+
+    #[track_caller]
+    fn desk(problem: &str, story: bool, lines: &[&str]) -> (Vec<VerdictWord>, bool, Judgement) {
+        let lines: Vec<_> =
+            lines.iter().map(|text| DeskLine { text: (*text).into(), latex: false }).collect();
+        let found = judge(&rung(problem, story), &lines);
+        (found.lines.iter().map(|line| line.verdict.word).collect(), found.finished, found)
+    }
+
+    use VerdictWord::{Breaks, CantRead, CantTell, DropsSolution, Holds};
+
+    #[test]
+    #[rustfmt::skip]
+    fn each_line_is_judged_against_the_one_above() {
+        for (problem, lines, words, finished) in [
+            ("3(2x-5) = 27", &["6x - 15 = 27", "6x = 42", "x = 7"][..], &[Holds, Holds, Holds][..], true),
+            ("3(2x-5) = 27", &["6x - 5 = 27", "6x = 32", "x = 16/3"], &[Breaks, Holds, Holds], false),
+            ("3(2x-5) = 27", &["6x - 5 = 27", "x = 7"], &[Breaks, Holds], false),
+            ("3x = 12", &["12 ÷ 3 = 4", "x = 4"], &[Holds, Holds], true),
+            ("3x = 12", &["12 ÷ 3 = 5", "x = 4"], &[Breaks, Holds], false),
+            ("3x = 12", &["x = 8/2"], &[Holds], false),
+            ("3x = 12", &["x = "], &[CantRead], false),
+            ("3x = 12", &["x = ", "x = 4"], &[CantRead, Holds], false),
+            ("3x = 12", &["I divide both sides by three.", "x = 4"], &[CantTell, Holds], true),
+            ("x^2 = 5x", &["x = 5"], &[DropsSolution], false),
+        ] {
+            let (found, done, _) = desk(problem, false, lines);
+            assert_eq!((&found[..], done), (words, finished), "{problem}: {lines:?}");
+        }
+    }
+
+    #[test]
+    fn the_slip_is_named_without_telling_the_answer() {
+        let (_, _, found) = desk("3(2x-5) = 27", false, &["6x - 5 = 27"]);
+        assert_eq!(found.lines[0].slip.as_deref(), Some("second-term-not-multiplied"));
+        assert!(!found.lines[0].verdict.says.contains('7'), "{}", found.lines[0].verdict.says);
+    }
+
+    #[test]
+    fn in_a_story_the_student_sets_up_the_equation_in_any_letter() {
+        let (found, done, _) = desk("4n + 6 = 30", true, &["6 + 4j = 30", "4j = 24", "j = 6"]);
+        assert_eq!((&found[..], done), (&[Holds, Holds, Holds][..], true));
+        let (found, ..) = desk("4n + 6 = 30", true, &["4n = 30", "n = 7.5"]);
+        assert_eq!(found, [CantTell, Holds]);
+    }
+
+    #[test]
+    fn what_could_be_meant_otherwise_is_said() {
+        for (line, says) in [
+            ("x = 1/2x", "divided, then multiplied"),
+            ("3/4 ÷ 2/3 = x", "divided twice"),
+            ("x^1/2 = 4", "only that number as the exponent"),
+            ("e^2x = 4", "only that number as the exponent"),
+            ("x = 0.1(6)", "repeats"),
+        ] {
+            let (_, _, found) = desk("3x = 12", false, &[line]);
+            assert!(found.lines[0].note.contains(says), "{line}: {}", found.lines[0].note);
+        }
+        for line in ["x = 12 ÷ 3", "x^2y = 4", "(3/4) ÷ (2/3) = x", "2^3 = x"] {
+            let (_, _, found) = desk("3x = 12", false, &[line]);
+            assert_eq!(found.lines[0].note, "", "{line}");
+        }
+    }
+
+    #[test]
+    fn a_place_is_counted_in_characters_and_the_mend_is_whole() {
+        let (_, _, found) = desk("3x = 12", false, &["½ × (2x = 4"]);
+        let error = found.lines[0].error.as_ref().expect("unreadable");
+        assert_eq!((error.start, error.end), (4, 5));
+        assert_eq!(error.mended.as_deref(), Some("½ × (2x) = 4"));
+    }
+
+    #[test]
+    fn hostile_lines_are_answered() {
+        let long = "9^".repeat(9_000);
+        for text in ["9^9^9^9 = x", "x = 2^1000000", long.as_str(), "((((((", "\u{0}", "x=1/0"] {
+            let (found, ..) = desk("3x = 12", false, &[text]);
+            assert_eq!(found.len(), 1);
+        }
+    }
+}

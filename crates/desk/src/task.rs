@@ -1,0 +1,466 @@
+//! One line after another, each judged by what its role allows.
+
+use super::{DeskLine, JudgedLine, hints, unreadable};
+use algebra::degrees::in_radians;
+use algebra::form::Form;
+use algebra::{
+    Expr, ExprKind, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given, judge_alone,
+};
+use teaching::problem::told_rounded;
+use teaching::reading::best_reading;
+use teaching::shape::{as_equation, carried, is_side_calculation, role, solved, with_near};
+use teaching::verdict::{LineVerdict, VerdictWord};
+use teaching::{moves, slips, words};
+
+/// What the lines are compared with.
+pub(super) struct Task {
+    pub problem: Line,
+    pub unknown: String,
+    pub story: bool,
+    pub setting: Setting,
+    /// The form the answer must have.
+    pub form: Form,
+    /// The answer as it stands in the key.
+    pub key: String,
+    /// Whether words behind numbers are units.
+    pub quantities: bool,
+    /// Whether its angles are in degrees.
+    pub in_degrees: bool,
+    /// Whether the answer is an angle in degrees.
+    pub asks_degrees: bool,
+}
+
+/// How far the working has come.
+#[derive(Default)]
+pub(super) struct Progress {
+    /// The line that the next one is compared with.
+    pub above: Option<Line>,
+    /// What letters were said to mean.
+    meanings: Vec<(String, Expr)>,
+    /// Whether a line may have brought in a solution that has not been left out yet.
+    may_have_added: bool,
+    /// Whether a line broke, so that the line above says something else than the problem.
+    is_broken: bool,
+    /// Whether the last line stands beside the working: words, a meaning given to a letter, a calculation that holds.
+    pub aside: bool,
+    /// The last rounded line, as an equation.
+    rounded: Option<Line>,
+    /// What is said when the working ends with the last line, in which a solution stands that does not fit.
+    pub left_in: Option<String>,
+}
+
+impl Progress {
+    /// At the start: the line above the first one, where there is one.
+    pub fn from(above: Option<Line>) -> Self {
+        Self { above, ..Self::default() }
+    }
+
+    /// The line with every letter that was given a meaning replaced by it.
+    fn written_out(&self, line: &Line) -> Line {
+        let all = self.meanings.iter().rev();
+        all.fold(line.clone(), |line, (letter, value)| line.with(letter, value))
+    }
+}
+
+impl Task {
+    /// A line under a problem whose answer is words: the words, or a calculation that leads there.
+    pub(super) fn judge_words(
+        &self,
+        written: &DeskLine,
+        answer: &str,
+        progress: &mut Progress,
+    ) -> JudgedLine {
+        let plain =
+            |text: &str| text.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase();
+        let told = plain(written.text.trim_end_matches('.'));
+        let reading = written.read(self.quantities);
+        let line = reading.as_ref().map_or(&Line::NoSolution, |reading| &reading.line);
+        let mut judged = JudgedLine::of(line);
+        let is_relation = matches!(line, Line::Relations { .. } | Line::AnyOf(_));
+        if told == plain(answer) || plain(&judged.plain) == plain(answer) {
+            judged.plain.clone_from(&written.text);
+            judged.holds(Role::Concludes, "");
+            judged.answers = true;
+        } else if is_relation && line.symbols().is_empty() {
+            self.calculates(line, &mut judged);
+        } else if is_relation {
+            // The student's own equation, and the lines below it.
+            if let Some(above) = &progress.above {
+                judged.verdict = words::step_says(&self.compare(above, line), &self.unknown);
+            }
+            progress.above = Some(line.clone());
+        } else {
+            judged.reading.clear();
+            judged.plain.clone_from(&written.text);
+            judged.verdict.says =
+                "Kept with your working. Write the answer as it is asked for.".into();
+        }
+        judged
+    }
+
+    /// Whether an expression is worked out and in the form asked for.
+    fn is_value(&self, line: &Line) -> bool {
+        let last = match line {
+            Line::Expression(value) => value,
+            Line::Relations { sides, relations }
+                if relations.iter().all(|relation| *relation == Relation::Equal) =>
+            {
+                match sides.last() {
+                    Some(value) => value,
+                    None => return false,
+                }
+            }
+            _ => return false,
+        };
+        let value = Line::Expression(last.clone());
+        let fits = match self.form {
+            Form::Any => last.as_plain_number().is_some() || algebra::write::text(last) == self.key,
+            _ => self.form.fits(&value),
+        };
+        fits && matches!(self.compare(&self.problem, &value), StepVerdict::Equivalent { .. })
+    }
+
+    /// Whether a rounded answer is asked for.
+    fn rounds(&self) -> bool {
+        matches!(self.form, Form::Decimal(_) | Form::Significant(_))
+    }
+
+    /// Whether a line is the answer rounded as it was asked for, with `≈` or without.
+    fn is_rounded_answer(&self, line: &Line) -> bool {
+        self.nearly(line).is_some_and(|near| {
+            // `2π × 7 ≈ 44.0` under an expression.
+            let near = match (&self.problem, told_rounded(&near)) {
+                (Line::Expression(_), Some(value)) => Line::Rounded(value.clone()),
+                _ => near,
+            };
+            self.form.fits(&near) && self.holds(&self.problem, &near)
+        })
+    }
+
+    /// A line as a rounded one, in degrees where an angle is asked for; none where nothing is to be rounded.
+    fn nearly(&self, line: &Line) -> Option<Line> {
+        let near = with_near(line).filter(|_| self.rounds())?;
+        Some(if self.asks_degrees { in_degrees(near) } else { near })
+    }
+
+    fn holds(&self, from: &Line, to: &Line) -> bool {
+        matches!(self.compare(from, to), StepVerdict::Equivalent { .. })
+    }
+
+    fn compare(&self, from: &Line, to: &Line) -> StepVerdict {
+        compare_given(from, to, &self.setting)
+    }
+
+    pub(super) fn judge(&self, written: &DeskLine, progress: &mut Progress) -> JudgedLine {
+        let reading = match written.read(self.quantities) {
+            Ok(reading) => reading,
+            Err(error) => return unreadable(&written.text, &error),
+        };
+        let note = reading.notes.first().map_or("", words::note);
+        let judged = self.judge_reading(&written.text, reading, progress);
+        JudgedLine { note: note.into(), ..judged }
+    }
+
+    fn judge_reading(&self, text: &str, reading: Reading, progress: &mut Progress) -> JudgedLine {
+        let mut judged = JudgedLine::of(&reading.line);
+        progress.aside = matches!(reading.line, Line::Sentence(_) | Line::Definition { .. });
+        match &reading.line {
+            Line::Sentence(_) => {
+                text.clone_into(&mut judged.plain);
+                judged.verdict.says = "Words are kept with your working, but not checked.".into();
+                return judged;
+            }
+            Line::Definition { letter, value } => {
+                self.define(letter, value, &mut judged, progress);
+                return judged;
+            }
+            _ => {}
+        }
+        progress.left_in = None;
+        let is_calculation =
+            matches!(reading.line, Line::Relations { .. }) && reading.line.symbols().is_empty();
+        if progress.above.is_none() && is_calculation {
+            self.calculates(&reading.line, &mut judged);
+            progress.aside = judged.verdict.word == VerdictWord::Holds;
+            return judged;
+        }
+        let Some(above) = progress.above.clone() else {
+            judged.verdict = self.first_of_story(&reading.line);
+            judged.answers = self.is_answer(&reading.line);
+            progress.above = Some(reading.line);
+            return judged;
+        };
+        let before = progress.written_out(&above);
+        let (line, other) = (reading.line, reading.unlabelled);
+        let meant = progress.written_out(&line);
+        let unlabelled = other.as_ref().map(|other| progress.written_out(other));
+        let (step, meant) = best_reading(&before, meant, unlabelled, &self.setting);
+        let line = match other {
+            Some(other) if progress.written_out(&other) == meant => other,
+            _ => line,
+        };
+        judged = JudgedLine::of(&line);
+        judged.verdict = words::step_says(&step, &self.unknown);
+        match step {
+            StepVerdict::Equivalent { .. } => {
+                self.follows(&before, &line, &meant, &mut judged, progress);
+            }
+            StepVerdict::NotEquivalent(_) => {
+                self.differs(&before, &line, &meant, &mut judged, progress);
+            }
+            StepVerdict::Tested { .. } | StepVerdict::Undecided => {
+                if self.is_implied(&before, &meant) {
+                    judged.holds(Role::Follows, "");
+                } else {
+                    progress.above = Some(line);
+                }
+            }
+        }
+        judged.answers = self.is_answer(&meant) && !judged.verdict.word.is_wrong();
+        judged
+    }
+
+    /// `let u = x^2` gives a new letter a meaning for the lines below.
+    fn define(&self, letter: &str, value: &Expr, judged: &mut JudgedLine, progress: &mut Progress) {
+        let known = self.problem.symbols().contains(letter)
+            || progress.meanings.iter().any(|(known, _)| known == letter)
+            || value.symbols().contains(letter);
+        if known {
+            judged.verdict = LineVerdict::saying(
+                VerdictWord::Breaks,
+                format!("${letter}$ has a meaning already. Choose a letter that is not in use."),
+            );
+            return;
+        }
+        judged.holds(Role::Defines, "");
+        progress.meanings.push((letter.to_owned(), value.clone()));
+    }
+
+    /// The line says the same as the line above; whether it still says the same as the problem is looked at too,
+    /// since a condition on the way may have narrowed it.
+    fn follows(
+        &self,
+        before: &Line,
+        line: &Line,
+        meant: &Line,
+        judged: &mut JudgedLine,
+        progress: &mut Progress,
+    ) {
+        judged.verdict.made = moves::named(before, meant).unwrap_or_default();
+        judged.role = role(line).name().into();
+        if line.is_rounded() {
+            progress.rounded = as_equation(line);
+            return;
+        }
+        progress.above = Some(carried(before, line));
+        if self.story || progress.is_broken {
+            return;
+        }
+        match self.compare(&self.problem, meant) {
+            StepVerdict::Equivalent { .. } => progress.may_have_added = false,
+            StepVerdict::NotEquivalent(found)
+                if progress.may_have_added && solved(meant) && !found.gained.is_empty() =>
+            {
+                let told = words::values(&self.unknown, &found.gained);
+                progress.left_in = Some(format!(
+                    "Put {told} into the problem: it does not fit there. Leave it out."
+                ));
+            }
+            // The check at the end is still to come.
+            StepVerdict::NotEquivalent(_) if progress.may_have_added => {}
+            StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {
+                let step = StepVerdict::NotEquivalent(found);
+                let says = words::step_says(&step, &self.unknown).says;
+                let says = says.replace("the line above", "the problem");
+                judged.verdict = LineVerdict::saying(
+                    VerdictWord::Breaks,
+                    format!("Fine for some values, but no longer the same as the problem. {says}"),
+                );
+                progress.is_broken = true;
+            }
+            _ => {}
+        }
+    }
+
+    /// The line says something else than the line above, which may be right all the same: a check, a step that
+    /// may add a solution, the one that leaves it out, a line that follows from a system.
+    fn differs(
+        &self,
+        before: &Line,
+        line: &Line,
+        meant: &Line,
+        judged: &mut JudgedLine,
+        progress: &mut Progress,
+    ) {
+        if is_side_calculation(before, meant) {
+            self.calculates(meant, judged);
+            progress.aside = judged.verdict.word == VerdictWord::Holds;
+            return;
+        }
+        let rounded = progress.rounded.as_ref().map(|rounded| self.compare(rounded, meant));
+        if matches!(rounded, Some(StepVerdict::Equivalent { .. })) {
+            judged.holds(Role::Rounds, "");
+            return;
+        }
+        if let Some(near) = self.nearly(meant).filter(|near| self.holds(before, near)) {
+            let is_told = told_rounded(meant).is_some();
+            let says = if is_told { WRITE_DEGREES } else { WRITE_NEARLY };
+            judged.holds(Role::Rounds, says);
+            progress.rounded = as_equation(&near);
+            return;
+        }
+        // `sin 35` where every angle is in degrees.
+        let in_degrees = in_radians(meant);
+        if self.in_degrees && self.holds(before, &in_degrees) {
+            judged.holds(Role::Follows, WRITE_DEGREES);
+            progress.above = Some(in_degrees);
+            return;
+        }
+        if self.is_implied(before, meant) {
+            judged.holds(Role::Follows, "");
+            judged.verdict.made = moves::named(before, meant).unwrap_or_default();
+            return;
+        }
+        let returns = (progress.may_have_added || progress.is_broken)
+            && matches!(self.compare(&self.problem, meant), StepVerdict::Equivalent { .. });
+        if returns {
+            let says = if progress.is_broken {
+                "This fits the problem again."
+            } else {
+                "Right: what does not fit the problem is left out."
+            };
+            judged.holds(Role::Rejects, says);
+            (progress.is_broken, progress.may_have_added) = (false, false);
+            progress.above = Some(line.clone());
+            return;
+        }
+        let made = moves::attempted(before, meant);
+        if judged.verdict.word == VerdictWord::AddsSolution && made.is_some() && !solved(meant) {
+            judged.holds(Role::MayAdd, KEEP_FOR_THE_CHECK);
+            judged.verdict.made = made.unwrap_or_default();
+            progress.may_have_added = true;
+            progress.above = Some(line.clone());
+            return;
+        }
+        let slip = slips::recognise(before, meant);
+        judged.slip = slip.map(|slip| slip.id().into());
+        judged.verdict.made = made.unwrap_or_default();
+        judged.hints = hints::broken(before, meant, slip, &self.unknown);
+        progress.is_broken = true;
+        progress.above = Some(line.clone());
+    }
+
+    /// A calculation with numbers alone: beside the working, or the problem with a value put in.
+    fn calculates(&self, line: &Line, judged: &mut JudgedLine) {
+        let alone = judge_alone(line);
+        judged.verdict = words::step_says(&alone, &self.unknown);
+        judged.role = Role::Checks.name().into();
+        if let (StepVerdict::NotEquivalent(_), Some(value)) = (&alone, self.put_in(line)) {
+            judged.verdict = LineVerdict::saying(
+                VerdictWord::CantTell,
+                format!(
+                    "This does not come out, so ${} = {}$ does not fit the problem. Leave it out.",
+                    self.unknown,
+                    algebra::write::latex(&value)
+                ),
+            );
+        }
+    }
+
+    /// The value of the unknown that turns the problem into this line.
+    fn put_in(&self, line: &Line) -> Option<Expr> {
+        let letter = &self.unknown;
+        let mut values: Vec<Expr> = Vec::new();
+        for side in line.expressions() {
+            side.any(&mut |part| {
+                if part.as_plain_number().is_some() && !values.contains(part) {
+                    values.push(part.clone());
+                    values.push(part.clone().negative());
+                }
+                false
+            });
+        }
+        let same = |made: &Line| {
+            let (made, told) = (made.expressions(), line.expressions());
+            made.len() == told.len()
+                && made
+                    .iter()
+                    .zip(&told)
+                    .all(|(a, b)| matches!(algebra::equal(a, b), algebra::Verdict::Equal { .. }))
+        };
+        values.into_iter().find(|value| same(&self.problem.with(letter, value)))
+    }
+
+    /// Whether a line follows from a system or from cases, and says no more: with it the system is the same.
+    fn is_implied(&self, above: &Line, line: &Line) -> bool {
+        let Line::AllOf(lines) = above else { return false };
+        let mut all = lines.clone();
+        all.push(line.clone());
+        let with = Line::AllOf(all);
+        matches!(self.compare(above, &with), StepVerdict::Equivalent { .. })
+    }
+
+    /// The first line of a story: the student's own equation, in a letter of their own.
+    fn first_of_story(&self, line: &Line) -> LineVerdict {
+        if self.fits_story(line) {
+            return LineVerdict::saying(VerdictWord::Holds, "This fits the story.");
+        }
+        LineVerdict::saying(
+            VerdictWord::CantTell,
+            "This cannot be matched with the story yet. Does it hold every number of the story?",
+        )
+    }
+
+    /// Whether a line says the same as the story's equation, in whichever letter.
+    fn fits_story(&self, line: &Line) -> bool {
+        let letters: Vec<String> = line.symbols().into_iter().collect();
+        let [letter] = &letters[..] else { return false };
+        self.holds(&self.problem, &line.with(letter, &Expr::symbol(&self.unknown)))
+    }
+
+    /// Whether the line tells the solutions of the problem: `x = 7` (or `7 = x` is not yet in that form).
+    fn is_answer(&self, line: &Line) -> bool {
+        if self.rounds() {
+            return self.is_rounded_answer(line);
+        }
+        let is_formula = self.problem.as_equation().is_some() && self.setting.unknown.is_some();
+        let in_letters = is_formula && matches!(self.form, Form::SolvedFor(_));
+        if in_letters {
+            return self.form.fits(line) && self.holds(&self.problem, line);
+        }
+        if matches!(self.problem, Line::Expression(_)) {
+            return self.is_value(line);
+        }
+        if !solved(line) {
+            return false;
+        }
+        if self.story {
+            return self.fits_story(line);
+        }
+        matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
+    }
+}
+
+/// A rounded line whose number counts degrees, whether their sign stands there or not.
+fn in_degrees(near: Line) -> Line {
+    let degrees = |value: Expr| match value.kind {
+        ExprKind::Degree(_) => value,
+        _ => ExprKind::Degree(Box::new(value)).into(),
+    };
+    match near {
+        Line::Rounded(value) => Line::Rounded(degrees(value)),
+        Line::Relations { mut sides, relations } => {
+            let last = sides.pop().map(degrees);
+            sides.extend(last);
+            Line::Relations { sides, relations }
+        }
+        other => other,
+    }
+}
+
+/// Said beside a rounded value that was written with an equals sign.
+const WRITE_NEARLY: &str = "Right. It is rounded, so write ≈ for it.";
+/// Said where the sign of degrees is missing.
+const WRITE_DEGREES: &str = "Right in degrees. Write ° behind the angle.";
+/// Said beside a line that may have brought in a solution.
+const KEEP_FOR_THE_CHECK: &str = "This step may add a solution: check at the end.";

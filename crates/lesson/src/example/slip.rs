@@ -1,0 +1,246 @@
+//! A slip that is put into a working, for students to find: one line breaks, and what stands below follows from it.
+
+use algebra::budget::Budget;
+use algebra::normal::{Normaliser, Values};
+use algebra::write::{latex_line, speech_line, text_line};
+use algebra::{Expr, ExprKind, Line, Setting, StepVerdict, compare_given, read_line};
+use serde::{Deserialize, Serialize};
+use skills::ladder::Rung;
+use skills::scenario;
+use skills::typed::work;
+use teaching::draw::Draw;
+use teaching::scenario::OwnScenario;
+use teaching::slips::{SLIPS, Slip, wrong_lines};
+use teaching::verdict::VerdictWord;
+use teaching::working::WorkingLine;
+use utoipa::ToSchema;
+
+/// Most slips that are offered.
+const MOST_OFFERS: usize = 24;
+/// Most wrong lines of one slip that are looked at.
+const LOOKED_AT: usize = 4;
+
+/// A slip in a working.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct PutIn {
+    /// The line that breaks, counted from 0 among those of the usual working.
+    pub line: usize,
+    /// The id of the slip.
+    pub id: String,
+    /// Who wrote it.
+    pub name: String,
+    /// What the line says.
+    pub math: String,
+}
+
+/// A slip that can be put in.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
+pub struct SlipOffer {
+    /// The slip.
+    pub slip: PutIn,
+    /// What the line would say, for typesetting.
+    pub latex: String,
+    /// To be spoken.
+    pub speech: String,
+    /// What the mistake is.
+    pub says: &'static str,
+}
+
+/// The line above line `at` that it is compared with.
+fn above(rung: &Rung, at: usize) -> Option<Line> {
+    rung.working.get(..at)?.iter().rfind(|line| line.carries()).and_then(WorkingLine::read)
+}
+
+/// Whether a slip can be made in that line.
+fn may_break(line: &WorkingLine) -> bool {
+    line.carries() && matches!(line.role.as_str(), "follows" | "may_add" | "concludes")
+}
+
+/// The lines below a wrong one: its own working, which ends where somebody who made the slip would end.
+fn below(wrong: &Line, method: &str) -> Option<Vec<WorkingLine>> {
+    if teaching::shape::solved(wrong) {
+        return Some(Vec::new());
+    }
+    let text = text_line(wrong);
+    let found = work(&text, Some(method)).or_else(|_| work(&text, None));
+    match found {
+        Ok(found) => Some(found.working.into_iter().skip(1).collect()),
+        // A number stands for itself.
+        Err(_) => match wrong {
+            Line::Expression(value) if value.as_plain_number().is_some() => Some(Vec::new()),
+            _ => None,
+        },
+    }
+}
+
+/// A side as somebody would write it down: `6x - 5`, not `3 × (2x) - 5`. What holds no letter shows the slip as it is.
+fn tidied(side: &Expr) -> Expr {
+    let budget = &mut Budget::for_move();
+    let is_plain = |part: &Expr| {
+        matches!(part.kind, ExprKind::Root { .. } | ExprKind::Call { .. } | ExprKind::Absolute(_))
+    };
+    if side.symbols().is_empty() || side.any(&mut |part| is_plain(part)) {
+        return side.clone();
+    }
+    let values = Values::new();
+    let form = Normaliser::new(&values, budget).build(side);
+    form.ok().and_then(|form| form.as_poly()).map_or_else(|| side.clone(), |poly| poly.to_expr())
+}
+
+/// What lines of a problem are compared under: a length is positive, so that leaving its other root out is no slip.
+fn setting(rung: &Rung) -> Setting {
+    let problem = read_line(&rung.line).map_or(Line::NoSolution, |reading| reading.line);
+    teaching::problem::setting(&problem, &rung.unknown, &rung.given)
+}
+
+/// What may be written below `above` by a slip, as it would be written in place of `right`; proved to be wrong in the
+/// problem's own setting.
+fn written(known: &dyn Slip, above: &Line, right: &WorkingLine, setting: &Setting) -> Vec<Line> {
+    let found = wrong_lines(known, above).into_iter().take(LOOKED_AT);
+    let tidy = found.map(|wrong| wrong.map(&mut |side| tidied(side)));
+    // Nobody would write more than half as much again.
+    let most = right.math.chars().count() * 3 / 2 + 2;
+    let is_natural = |line: &Line| {
+        let text = text_line(line);
+        text.chars().count() <= most && !text.contains("(-") && text != text_line(above)
+    };
+    let breaks =
+        |line: &Line| matches!(compare_given(above, line, setting), StepVerdict::NotEquivalent(_));
+    tidy.filter(|line| is_natural(line) && breaks(line)).collect()
+}
+
+/// The lines of a working with a slip in them; none when it cannot be made there.
+pub(super) fn broken(rung: &Rung, slip: &PutIn) -> Option<Vec<WorkingLine>> {
+    let right = rung.working.get(slip.line).filter(|line| may_break(line))?;
+    let known = SLIPS.iter().find(|known| known.id() == slip.id)?;
+    let above = above(rung, slip.line)?;
+    let wrong = written(*known, &above, right, &setting(rung));
+    let wrong = wrong.into_iter().find(|wrong| text_line(wrong) == slip.math)?;
+    let rest = below(&wrong, &rung.method)?;
+    let mut found = rung.working[..slip.line].to_vec();
+    found.push(WorkingLine {
+        math: text_line(&wrong),
+        latex: latex_line(&wrong),
+        speech: speech_line(&wrong),
+        verdict: VerdictWord::Breaks,
+        figure: None,
+        ..right.clone()
+    });
+    found.extend(rest);
+    Some(found)
+}
+
+/// What is said of a slip to the teacher.
+pub(super) fn told(id: &str) -> &'static str {
+    SLIPS.iter().find(|known| known.id() == id).map_or("", |known| known.to_teacher())
+}
+
+/// Who is said to have made a slip in that problem.
+pub(super) fn writer(rung: &Rung, world: Option<&OwnScenario>) -> String {
+    let draw = &mut Draw::new(0, &rung.line);
+    match world {
+        Some(world) if !world.people.is_empty() => draw.one_of(&world.people).clone(),
+        _ => scenario::name(draw).to_owned(),
+    }
+}
+
+/// The same slip in the same line of another problem; none when it cannot be made there.
+pub(super) fn like(rung: &Rung, writer: &str, slip: &PutIn) -> Option<PutIn> {
+    let known = SLIPS.iter().find(|known| known.id() == slip.id)?;
+    rung.working.get(slip.line).filter(|line| may_break(line))?;
+    let above = above(rung, slip.line)?;
+    offer(rung, slip.line, &above, *known, writer).map(|offer| offer.slip)
+}
+
+/// The slips that can be put into the working of a problem, line by line.
+pub(super) fn offers(rung: &Rung, writer: &str) -> Vec<SlipOffer> {
+    let mut found: Vec<SlipOffer> = Vec::new();
+    for (at, line) in rung.working.iter().enumerate() {
+        let Some(above) = above(rung, at).filter(|_| may_break(line)) else { continue };
+        for known in SLIPS {
+            if found.len() == MOST_OFFERS {
+                return found;
+            }
+            // Two slips that write the same line are one to whoever has to find it.
+            let offered = offer(rung, at, &above, *known, writer);
+            let is_new = |offer: &SlipOffer| !found.iter().any(|other| other.latex == offer.latex);
+            let offered = offered.filter(is_new);
+            found.extend(offered);
+        }
+    }
+    found
+}
+
+fn offer(rung: &Rung, at: usize, above: &Line, known: &dyn Slip, name: &str) -> Option<SlipOffer> {
+    written(known, above, &rung.working[at], &setting(rung)).into_iter().find_map(|wrong| {
+        let math = text_line(&wrong);
+        let slip = PutIn { line: at, id: known.id().into(), name: name.into(), math };
+        broken(rung, &slip)?;
+        Some(SlipOffer {
+            slip,
+            latex: latex_line(&wrong),
+            speech: speech_line(&wrong),
+            says: known.to_teacher(),
+        })
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::example::base::Base;
+
+    #[test]
+    fn exactly_one_line_breaks_and_the_rest_follows_from_it() {
+        for problem in ["3(2x - 5) = 27", "n/6 = 10/15", "3/4 + 1/8", "x^2 = 5x", "4 - 2x < 10"] {
+            let rung = Base::typed(problem, None).expect(problem).rung;
+            let offers = offers(&rung, "Leo");
+            assert!(offers.len() >= 2, "{problem}: {offers:?}");
+            for offer in offers {
+                let lines = broken(&rung, &offer.slip).expect("it was offered");
+                let breaks: Vec<usize> = (0..lines.len())
+                    .filter(|&at| lines[at].verdict == VerdictWord::Breaks)
+                    .collect();
+                assert_eq!(breaks, [offer.slip.line], "{problem}: {offer:?}");
+                let last = lines.last().expect("lines");
+                assert_ne!(Some(&last.math), rung.working.last().map(|line| &line.math));
+            }
+        }
+    }
+
+    #[test]
+    fn a_slip_that_nobody_can_make_there_is_not_put_in() {
+        let rung = Base::typed("3(2x - 5) = 27", None).expect("worked").rung;
+        let good = offers(&rung, "Leo").swap_remove(0).slip;
+        assert!(broken(&rung, &good).is_some());
+        for bad in [
+            PutIn { line: 0, ..good.clone() },
+            PutIn { line: 99, ..good.clone() },
+            PutIn { id: "nothing".into(), ..good.clone() },
+            PutIn { math: "6x - 15 = 27".into(), ..good },
+        ] {
+            assert_eq!(broken(&rung, &bad), None, "{bad:?}");
+        }
+    }
+
+    #[test]
+    fn what_is_right_in_the_problem_is_no_slip() {
+        use skills::ladder::{Ladder, LadderOrder};
+        let skills = vec!["circle.area".to_owned()];
+        let mut seen = 0;
+        for seed in 0..12 {
+            let order =
+                LadderOrder { skills: skills.clone(), tilt: 4, seed, ..LadderOrder::default() };
+            for rung in Ladder::make(&order).expect("made").rungs {
+                // A radius is positive: the root that is left out is left out rightly.
+                for offer in offers(&rung, "Leo").iter().filter(|_| !rung.given.is_empty()) {
+                    let (math, root) = (&offer.slip.math, rung.answer.value.as_str());
+                    let right = math.ends_with(&format!("= {root}")) || math.contains("= √");
+                    assert!(!right, "{}: {offer:?}", rung.prompt);
+                    seen += 1;
+                }
+            }
+        }
+        assert!(seen > 0);
+    }
+}

@@ -1,0 +1,355 @@
+//! Sequences that grow by the same step or by the same factor.
+//!
+//! Method: a table of differences; the nth term is as many steps as n, set right for the first term. What counts as nice:
+//! steps to 9, factors 2 to 5.
+
+use crate::kit::*;
+use teaching::figure::PatternKind;
+
+/// The skill `sequences.linear-geometric`.
+pub struct LinearGeometric;
+
+slips! {
+    "first-term-for-difference": "By how much does the sequence grow from term to term?",
+        "Takes the first term for the difference.";
+    "first-term-not-set-right": "Put n = 1 into your rule. Is it the first term?",
+        "Adds the first term without taking one step away.";
+    "step-for-factor": "Is the same added each time, or is it multiplied?",
+        "Takes a geometric sequence for a linear one.";
+    "one-step-off": "How many steps lead from the first term to it?",
+        "Counts one step too many or too few.";
+}
+
+impl Skill for LinearGeometric {
+    fn card(&self) -> Card {
+        Card {
+            id: "sequences.linear-geometric",
+            strand: Strand::Algebra,
+            grades: (7, 11),
+            title: "Linear and geometric sequences",
+            objective: "I can continue a sequence and find a rule for its nth term.",
+            vocabulary: terms![
+                "term": "one of the numbers of a sequence",
+                "common difference": "what is added from each term to the next",
+                "common ratio": "what each term is multiplied by to give the next",
+                "nth term": "a rule that gives every term from its place",
+            ],
+            methods: methods!["difference-table": "Table of differences", "ratio-table": "Table of ratios"],
+        }
+    }
+
+    fn slips(&self) -> &'static [&'static dyn Slip] {
+        SLIPS
+    }
+
+    fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed {
+        match (stage, index % 3) {
+            (Stage::Grip, 0) => next_linear(draw),
+            (Stage::Grip, 1) => next_geometric(draw),
+            (Stage::Grip, _) => nth(draw),
+            (Stage::Tilt, 0) => which_term(draw),
+            (Stage::Tilt, 1) => between(draw),
+            (Stage::Tilt, _) => nth_geometric(draw),
+            (Stage::Climb, _) => cells(index, draw),
+        }
+    }
+}
+
+fn told(terms: &[i64]) -> String {
+    let shown: Vec<String> = terms.iter().map(i64::to_string).collect();
+    format!("{}, …", shown.join(", "))
+}
+
+fn linear(first: i64, step: i64, count: i64) -> Vec<i64> {
+    (0..count).map(|n| first + n * step).collect()
+}
+
+fn geometric(first: i64, ratio: i64, count: u32) -> Vec<i64> {
+    (0..count).map(|n| first * ratio.pow(n)).collect()
+}
+
+fn step_of(draw: &mut Draw) -> (i64, i64) {
+    loop {
+        let (first, step) = (draw.between(-9, 20), draw.nonzero(-9, 9));
+        if step.abs() > 1 && first != step {
+            return (first, step);
+        }
+    }
+}
+
+fn next_linear(draw: &mut Draw) -> Posed {
+    let (first, step) = step_of(draw);
+    let terms = linear(first, step, 4);
+    let (last, next) = (terms[3], first + 4 * step);
+    let typed = format!("{last} + {}", bracketed(step));
+    Posed::value(
+        format!("Which number comes next: {}?", told(&terms)),
+        line(&typed),
+        line(&next.to_string()),
+        Form::Any,
+    )
+    .slip((last + first).to_string(), "first-term-for-difference")
+    .near([(last + 2 * step).to_string(), (last + step + 1).to_string()])
+    .way(
+        "difference-table",
+        Lines::start(&typed)
+            .work(
+                &format!("{} - {} = {step}", bracketed(terms[1]), bracketed(first)),
+                "The same step from term to term",
+            )
+            .work(
+                &format!("{} - {} = {step}", bracketed(last), bracketed(terms[2])),
+                "and at the end, too",
+            )
+            .then(&next.to_string(), "One more step"),
+    )
+}
+
+fn next_geometric(draw: &mut Draw) -> Posed {
+    let (first, ratio) = (draw.between(1, 6), draw.between(2, 4));
+    let terms = geometric(first, ratio, 4);
+    let (last, next) = (terms[3], terms[3] * ratio);
+    let typed = format!("{last} × {ratio}");
+    Posed::value(
+        format!("Which number comes next: {}?", told(&terms)),
+        line(&typed),
+        line(&next.to_string()),
+        Form::Any,
+    )
+    .slip((2 * last - terms[2]).to_string(), "step-for-factor")
+    .slip((last + first).to_string(), "first-term-for-difference")
+    .near([(next * ratio).to_string(), (next + ratio).to_string()])
+    .way(
+        "ratio-table",
+        Lines::start(&typed)
+            .work(&format!("{} ÷ {first} = {ratio}", terms[1]), "The same factor from term to term")
+            .work(&format!("{last} ÷ {} = {ratio}", terms[2]), "and at the end, too")
+            .then(&next.to_string(), "Multiply once more"),
+    )
+}
+
+fn rule(first: i64, step: i64) -> String {
+    sum(&[(step, "n"), (first - step, "")])
+}
+
+fn nth(draw: &mut Draw) -> Posed {
+    let (first, step) = step_of(draw);
+    let terms = linear(first, step, 4);
+    nth_of(
+        format!("Find a rule for the nth term of {} The first term has $n = 1$.", told(&terms)),
+        &terms,
+        first,
+        step,
+    )
+}
+
+/// A rule for the nth term of a linear sequence.
+fn nth_of(prompt: String, terms: &[i64], first: i64, step: i64) -> Posed {
+    let typed = format!("{first} + (n - 1) × {}", bracketed(step));
+    let answer = rule(first, step);
+    Posed::value(prompt, line(&typed), line(&answer), Form::Expanded)
+        .slip(sum(&[(first, "n"), (step, "")]), "first-term-for-difference")
+        .slip(sum(&[(step, "n"), (first, "")]), "first-term-not-set-right")
+        .near([
+            sum(&[(step, "n"), (first - step - 1, "")]),
+            sum(&[(-step, "n"), (first + step, "")]),
+            sum(&[(1, "n"), (step, "")]),
+        ])
+        .way(
+            "difference-table",
+            Lines::default()
+                .work(
+                    &format!("{} - {} = {step}", bracketed(terms[1]), bracketed(first)),
+                    "The common difference",
+                )
+                .say("The nth term is $n - 1$ steps after the first.", "Count the steps")
+                .begin(&typed, "First term and steps")
+                .then(&answer, "Multiply out and collect")
+                .work(
+                    &format!("{step} × 3 + {} = {}", bracketed(first - step), terms[2]),
+                    "Check with the third term",
+                ),
+        )
+}
+
+fn nth_geometric(draw: &mut Draw) -> Posed {
+    let (first, ratio) = (draw.between(2, 6), draw.between(2, 5));
+    let terms = geometric(first, ratio, 4);
+    let typed = format!("{first} × {ratio}^(n - 1)");
+    let n = draw.between(5, 6);
+    let power = u32::try_from(n - 1).unwrap_or(4);
+    let value = first * ratio.pow(power);
+    let asked = format!("{first} × {ratio}^({n} - 1)");
+    Posed::value(
+        format!(
+            "The nth term of {} is {}. Find term number {n}.",
+            told(&terms).trim_end_matches(", …"),
+            tex(&typed)
+        ),
+        line(&asked),
+        line(&value.to_string()),
+        Form::Any,
+    )
+    .slip((value * ratio).to_string(), "one-step-off")
+    .slip((first + (n - 1) * (terms[1] - first)).to_string(), "step-for-factor")
+    .near([(value / ratio).to_string(), (first * ratio * (n - 1)).to_string()])
+    .way(
+        "ratio-table",
+        Lines::start(&asked)
+            .then(
+                &format!("{first} × {ratio}^{}", n - 1),
+                format!("From term 1 to term {n} it is multiplied {} times", n - 1),
+            )
+            .then(&format!("{first} × {}", ratio.pow(power)), "Work the power out")
+            .then(&value.to_string(), "Multiply"),
+    )
+}
+
+fn which_term(draw: &mut Draw) -> Posed {
+    let (first, step) = step_of(draw);
+    let n = draw.between(12, 60);
+    let terms = linear(first, step, 4);
+    let value = first + (n - 1) * step;
+    let equation = format!("{} = {value}", rule(first, step));
+    let posed = Posed::equation(
+        format!("Which term of {} is {value}?", told(&terms).trim_end_matches(", …")),
+        line(&equation),
+        "n",
+        from_int(n),
+    )
+    .slip((n - 1).to_string(), "one-step-off")
+    .slip((n + 1).to_string(), "one-step-off")
+    .slip(fraction(value, first.abs().max(2)), "first-term-for-difference");
+    match board(&equation, "n", None) {
+        Some(working) => posed.way("difference-table", working),
+        None => posed,
+    }
+}
+
+/// The terms between two that are known.
+fn between(draw: &mut Draw) -> Posed {
+    let (first, step) = step_of(draw);
+    let gaps = draw.between(3, 5);
+    let last = first + gaps * step;
+    let equation = format!("{first} + {gaps}d = {last}");
+    let posed = Posed::equation(
+        format!(
+            "A linear sequence goes from {first} to {last} in {gaps} steps. How large is each step?"
+        ),
+        line(&equation),
+        "d",
+        from_int(step),
+    )
+    .slip(fraction(last - first, gaps + 1), "one-step-off")
+    .slip(fraction(last, gaps), "first-term-not-set-right")
+    .near([(last - first).to_string(), (-step).to_string()]);
+    match board(&equation, "d", None) {
+        Some(working) => posed.way("difference-table", working),
+        None => posed,
+    }
+}
+
+/// The first figures of a pattern that grows by the same step.
+fn pattern(text: &str, first: i64, step: i64) -> Figure {
+    let count = |n: &i64| u32::try_from(*n).unwrap_or(0);
+    let built = if text.contains("wax cells") {
+        PatternKind::Cells
+    } else if text.contains("squares") {
+        PatternKind::Squares
+    } else {
+        PatternKind::Dots
+    };
+    Figure::Pattern { built, counts: linear(first, step, 4).iter().map(count).collect() }
+}
+
+/// What grows piece by piece in the garden: what it is, how it starts, the step, the unit.
+const PATTERNS: &[(&str, i64, i64, &str)] = &[
+    (
+        "A row of wax cells is laid out with sticks. One cell takes 6 sticks, and each further cell takes 5 more.",
+        6,
+        5,
+        "sticks",
+    ),
+    (
+        "A fence of squares is laid out with sticks. One square takes 4 sticks, and each further square takes 3 more.",
+        4,
+        3,
+        "sticks",
+    ),
+    (
+        "Candles stand in rows. The first row has 5 candles, and each further row has 4 more than the one before.",
+        5,
+        4,
+        "candles",
+    ),
+    (
+        "Tables at the market stall stand end to end. At one table there are 8 chairs, and each further table brings 6 more.",
+        8,
+        6,
+        "chairs",
+    ),
+    (
+        "Flags hang on a line. The first string has 7 flags, and each further string has 2 more than the one before.",
+        7,
+        2,
+        "flags",
+    ),
+];
+
+fn cells(index: usize, draw: &mut Draw) -> Posed {
+    let (text, first, step, unit) = *draw.one_of(PATTERNS);
+    let n = draw.between(12, 60);
+    let value = first + (n - 1) * step;
+    let ordinal = format!("number {n}");
+    let thing = if text.contains("row has") {
+        "row"
+    } else if text.contains("string has") {
+        "string"
+    } else if text.contains("table") {
+        "row of tables"
+    } else {
+        "pattern"
+    };
+    if index.is_multiple_of(2) {
+        let typed = format!("{first} + ({n} - 1) × {step}");
+        let each = match thing {
+            "row" | "string" => format!("How many {unit} are in {thing} {ordinal}?"),
+            "row of tables" => format!("How many {unit} are there at {n} tables?"),
+            _ => format!("How many {unit} does it take for {n} in a row?"),
+        };
+        Posed::value(format!("{text} {each}"), line(&typed), line(&value.to_string()), Form::Any)
+            .slip((value + step).to_string(), "first-term-not-set-right")
+            .slip((first * n).to_string(), "first-term-for-difference")
+            .slip((value - step).to_string(), "one-step-off")
+            .near([(step * n).to_string()])
+            .way(
+                "difference-table",
+                Lines::start(&typed)
+                    .then(
+                        &format!("{first} + {} × {step}", n - 1),
+                        format!("After the first there are {} steps", n - 1),
+                    )
+                    .then(&format!("{first} + {}", (n - 1) * step), "Multiply")
+                    .then(&value.to_string(), "Add"),
+            )
+            .figure(pattern(text, first, step))
+            .answered(format!("It is {value} {unit}."), unit)
+    } else {
+        let equation = format!("{} = {value}", rule(first, step));
+        let each = match thing {
+            "row" | "string" => format!("Which {thing} has {value} {unit}?"),
+            "row of tables" => format!("For how many tables are there {value} {unit}?"),
+            _ => format!("How many in a row can be laid out with {value} {unit}?"),
+        };
+        let posed = Posed::equation(format!("{text} {each}"), line(&equation), "n", from_int(n))
+            .slip((n - 1).to_string(), "one-step-off")
+            .slip(fraction(value, first), "first-term-for-difference")
+            .near([(n + 1).to_string()])
+            .figure(pattern(text, first, step))
+            .answered(format!("It is {n}."), "");
+        match board(&equation, "n", None) {
+            Some(working) => posed.way("difference-table", working),
+            None => posed,
+        }
+    }
+}

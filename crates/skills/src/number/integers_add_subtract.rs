@@ -1,0 +1,289 @@
+//! Adding and subtracting integers.
+//!
+//! Source: L. Euler, *Elements of Algebra* (Hewlett's translation), part I, section I, chapter I. What counts as
+//! nice: sizes below 13 on Grip.
+
+use crate::kit::*;
+
+/// The skill `integers.add-subtract`.
+pub struct AddSubtract;
+
+static SLIPS: &[&dyn Slip] = &[
+    &Named {
+        id: "sizes-added",
+        to_student: "Do the two numbers pull the same way on the line, or against each other?",
+        to_teacher: "Adds the sizes and keeps one of the signs.",
+    },
+    &Named {
+        id: "sign-of-smaller",
+        to_student: "Which number is further from zero? Its sign wins.",
+        to_teacher: "Finds the difference of the sizes, but gives it the sign of the smaller one.",
+    },
+    &Named {
+        id: "minus-minus-as-minus",
+        to_student: "What does taking away a debt do to what you have?",
+        to_teacher: "Subtracts where a negative number is taken away.",
+    },
+];
+
+impl Skill for AddSubtract {
+    fn card(&self) -> Card {
+        Card {
+            id: "integers.add-subtract",
+            strand: Strand::Number,
+            grades: (5, 7),
+            title: "Adding and subtracting integers",
+            objective: "I can add and subtract positive and negative whole numbers.",
+            vocabulary: &[
+                Term { word: "integer", means: "a whole number: positive, negative, or zero" },
+                Term { word: "opposite", means: "the number as far from zero on the other side" },
+                Term { word: "zero pair", means: "one and minus one, which together make zero" },
+            ],
+            methods: &[
+                Method { id: "add-the-opposite", title: "Add the opposite" },
+                Method { id: "number-line", title: "Number line" },
+                Method { id: "zero-pairs", title: "Zero pairs" },
+            ],
+        }
+    }
+
+    fn slips(&self) -> &'static [&'static dyn Slip] {
+        SLIPS
+    }
+
+    fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed {
+        match (stage, index % 3) {
+            (Stage::Grip, _) => bare(index, draw),
+            (Stage::Tilt, 0) => true_or_false(draw),
+            (Stage::Tilt, 1) => missing(draw),
+            (Stage::Tilt, _) => find_the_slip(draw),
+            (Stage::Climb, 0) => several(draw),
+            (Stage::Climb, _) => story(draw),
+        }
+    }
+}
+
+/// `a + b` or `a - b` with every way to work it.
+fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
+    let sign = if minus { '-' } else { '+' };
+    let typed = format!("{a} {sign} {}", bracketed(b));
+    let c = if minus { -b } else { b };
+    let value = a + c;
+    let plain = if c < 0 { format!("{a} - {}", -c) } else { format!("{a} + {c}") };
+    let mut opposite = Lines::start(&typed);
+    if minus {
+        opposite = opposite.then(
+            &format!("{a} + {}", bracketed(c)),
+            format!("Taking away {b} is adding its opposite, {c}"),
+        );
+    }
+    if c < 0 {
+        opposite = opposite.then(&plain, format!("Adding {c} is taking away {}", -c));
+    }
+    let way = if c < 0 { "left" } else { "right" };
+    let steps = if c.abs() == 1 { "1 step".to_owned() } else { format!("{} steps", c.abs()) };
+    let turn = if minus && b < 0 { ", because a negative is taken away" } else { "" };
+    let mut posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
+        .way("add-the-opposite", opposite.then(&value.to_string(), "Work it out"))
+        .way(
+            "number-line",
+            Lines::start(&typed).then(
+                &value.to_string(),
+                format!("Start at {a} and go {steps} to the {way}{turn}"),
+            ),
+        );
+    let (low, high) = (a.min(value).min(0) - 2, a.max(value).max(0) + 2);
+    // Marks that touch are one to the eye.
+    if (a - value).abs() * 12 >= high - low {
+        posed = posed.grows(
+            "number-line",
+            [
+                (0, pictured::number_line(low, high, &[a])),
+                (1, pictured::number_line(low, high, &[a, value])),
+            ],
+        );
+    }
+    if (a < 0) != (c < 0) && !minus && a != 0 {
+        let pairs = a.abs().min(c.abs());
+        let (large, small) = if a.abs() >= c.abs() { (a, c) } else { (c, a) };
+        let rest = large + small;
+        posed = posed.way(
+            "zero-pairs",
+            Lines::start(&typed)
+                .then(
+                    &format!("({rest} + {}) + {}", bracketed(-small), bracketed(small)),
+                    format!("Split {large}, so that {pairs} of each sign can pair up"),
+                )
+                .then(&value.to_string(), "The pairs make zero and go"),
+        );
+        posed = posed.grows(
+            "zero-pairs",
+            [
+                (0, pictured::counters(a, c, 0)),
+                (1, pictured::counters(a, c, pairs)),
+                (2, pictured::counters(value.max(0), value.min(0), 0)),
+            ],
+        );
+    }
+    let sizes = a.abs() + c.abs();
+    posed = posed
+        .slip((if a < 0 { -sizes } else { sizes }).to_string(), "sizes-added")
+        .slip((-value).to_string(), "sign-of-smaller");
+    if minus && b < 0 {
+        posed = posed.slip((a + b).to_string(), "minus-minus-as-minus");
+    }
+    posed.near([(value + 1).to_string(), (a - c).to_string(), (value - 2).to_string()])
+}
+
+fn pair(draw: &mut Draw) -> (i64, i64) {
+    loop {
+        let (a, b) = (draw.nonzero(-12, 12), draw.nonzero(-12, 12));
+        if (a < 0 || b < 0) && a + b != 0 && a != b {
+            return (a, b);
+        }
+    }
+}
+
+/// Positive and negative added; two negatives added; a negative taken away; a positive taken away.
+fn bare(index: usize, draw: &mut Draw) -> Posed {
+    let (big, small) = (draw.between(5, 12), draw.between(2, 9));
+    let (a, b, minus) = match index % 4 {
+        0 => (big, -small, false),
+        1 => (-big, -small, false),
+        2 => (small, -big, true),
+        _ => (-small, big, true),
+    };
+    let sign = if minus { '-' } else { '+' };
+    worked(format!("Work out {}.", tex(&format!("{a} {sign} {}", bracketed(b)))), a, b, minus)
+}
+
+fn true_or_false(draw: &mut Draw) -> Posed {
+    let ((a, b), minus) = (pair(draw), draw.coin());
+    let sign = if minus { '-' } else { '+' };
+    let value = if minus { a - b } else { a + b };
+    let is_true = draw.coin();
+    let told = if is_true {
+        value
+    } else if minus {
+        a + b
+    } else {
+        -value
+    };
+    let typed = format!("{a} {sign} {}", bracketed(b));
+    let claim = format!("{typed} = {told}");
+    let end = if is_true {
+        "It is true.".to_owned()
+    } else {
+        format!("It is false: it is {value}, not {told}.")
+    };
+    Posed::claim(format!("True or false? {} Say why.", tex(&claim)), line(&claim), is_true).way(
+        "number-line",
+        Lines::default().work(&format!("{typed} = {value}"), "Walk it on the number line").end(end),
+    )
+}
+
+fn missing(draw: &mut Draw) -> Posed {
+    let (a, b) = pair(draw);
+    let sum = a + b;
+    let equation = format!("{a} + n = {sum}");
+    let undo = if a < 0 { format!("n = {sum} + {}", -a) } else { format!("n = {sum} - {a}") };
+    let reason = if a < 0 {
+        format!("Add {} to both sides", -a)
+    } else {
+        format!("Subtract {a} from both sides")
+    };
+    Posed::equation(
+        format!("Which number is missing? {}", tex(&equation)),
+        line(&equation),
+        "n",
+        from_int(b),
+    )
+    .near([(sum + a).to_string()])
+    .slip((-b).to_string(), "sign-of-smaller")
+    .way(
+        "add-the-opposite",
+        Lines::start(&equation).then(&undo, reason).then(&format!("n = {b}"), "Work it out"),
+    )
+}
+
+fn find_the_slip(draw: &mut Draw) -> Posed {
+    let name = scenario::name(draw);
+    let (a, b) = (draw.between(2, 12), draw.between(2, 12));
+    let typed = format!("{a} - {}", bracketed(-b));
+    let wrong = format!("{a} - {b}");
+    let lines = vec![line(&typed), line(&wrong), line(&(a - b).to_string())];
+    let prompt = format!(
+        "{name} wrote {}. Which step breaks, and what is it really?",
+        tex(&format!("{typed} = {wrong} = {}", a - b))
+    );
+    worked(prompt, a, -b, true).flawed(name, lines, 1, "minus-minus-as-minus")
+}
+
+fn several(draw: &mut Draw) -> Posed {
+    let (a, b, c) = (draw.nonzero(-15, 15), draw.between(-14, -2), draw.between(-12, -2));
+    let typed = format!("{a} + {} - {}", bracketed(b), bracketed(c));
+    let value = a + b - c;
+    Posed::value(
+        format!("Work out {}.", tex(&typed)),
+        line(&typed),
+        line(&value.to_string()),
+        Form::Any,
+    )
+    .slip((a + b + c).to_string(), "minus-minus-as-minus")
+    .slip((a.abs() + b.abs() + c.abs()).to_string(), "sizes-added")
+    .near([(a - b - c).to_string(), (value + 1).to_string(), (value - 1).to_string()])
+    .way(
+        "add-the-opposite",
+        Lines::start(&typed)
+            .then(
+                &format!("{a} - {} + {}", -b, -c),
+                "Write every step as plain adding or taking away",
+            )
+            .then(&format!("{} + {}", a + b, -c), "Go on from the left")
+            .then(&value.to_string(), "Work it out"),
+    )
+}
+
+fn story(draw: &mut Draw) -> Posed {
+    let name = scenario::name(draw);
+    let (start, up, down) = (draw.between(-9, 4), draw.between(6, 14), draw.between(3, 12));
+    let end = start + up - down;
+    let (prompt, sentence, unit) = match draw.between(0, 2) {
+        0 => (
+            format!(
+                "At dawn it is {start} °C in the bee garden. By noon it is {up} degrees warmer, and by night \
+                 {down} degrees colder again. How cold is it at night?"
+            ),
+            format!("It is {end} °C at night."),
+            "°C",
+        ),
+        1 => (
+            format!(
+                "The bee club has {start} dollars in its account, a minus being what it owes. It earns {up} \
+                 dollars and pays {down} dollars for sugar. What does the account say now?"
+            ),
+            format!("The account says {end} dollars."),
+            "dollars",
+        ),
+        _ => (
+            format!(
+                "The pond at the bee garden stands at {start} cm on {name}'s scale. Rain lifts it by {up} cm, \
+                 then a dry week lowers it by {down} cm. Where does it stand now?"
+            ),
+            format!("It stands at {end} cm."),
+            "cm",
+        ),
+    };
+    let typed = format!("{start} + {up} - {down}");
+    Posed::value(prompt, line(&typed), line(&end.to_string()), Form::Any)
+        .slip((start.abs() + up - down).to_string(), "sizes-added")
+        .slip((-end).to_string(), "sign-of-smaller")
+        .near([(start - up + down).to_string(), (end + 1).to_string(), (end - 2).to_string()])
+        .way(
+            "number-line",
+            Lines::start(&typed)
+                .then(&format!("{} - {down}", start + up), format!("Go {up} up"))
+                .then(&end.to_string(), format!("Then {down} down")),
+        )
+        .answered(sentence, unit)
+}

@@ -1,0 +1,213 @@
+//! A typed problem, recognised and given its working.
+
+mod general;
+pub mod rung;
+mod tasks_in_words;
+mod words;
+
+use crate::solving::{MethodDoesNotFit, TaskKind, one_unknown};
+use algebra::read::Mend;
+use algebra::write::text_line;
+use algebra::{Line, read_latex, read_line};
+use serde::{Deserialize, Serialize};
+use teaching::reading::DeskLine;
+use teaching::skill::Method;
+use teaching::words::unreadable;
+use teaching::working::{Working, WorkingLine};
+use utoipa::ToSchema;
+
+/// A problem with its working by one method.
+#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+pub struct TypedWorking {
+    /// What was typed.
+    pub problem: String,
+    /// As it was read, for typesetting.
+    pub latex: String,
+    /// The skill it belongs to.
+    pub skill: String,
+    /// What that skill is called.
+    pub title: String,
+    /// The method that was used.
+    pub method: String,
+    /// Every method that fits, the used one included.
+    pub methods: Vec<MethodChoice>,
+    /// The lines, each proved.
+    pub working: Vec<WorkingLine>,
+}
+
+/// A method that can be chosen.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct MethodChoice {
+    /// Its id.
+    pub id: String,
+    /// Its name in the trade.
+    pub title: String,
+}
+
+/// Why a typed problem has no working, and what to do.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct NoWorking {
+    /// One clear sentence.
+    pub says: String,
+    /// The place in the text, in UTF-8 bytes, when it could not be read.
+    pub at: Option<(usize, usize)>,
+    /// An edit that would mend it.
+    pub mend: Option<Mend>,
+}
+
+const CAN_DO: &str = "Type an equation such as 3(2x - 5) = 27, an expression such as 3/4 + 1/8, or a task \
+                      such as “15% of 60” or “factorise x^2 + 5x + 6”.";
+
+/// The working of what a teacher typed, by `method` or the usual one.
+///
+/// # Errors
+/// [`NoWorking`] with a sentence that says what to do.
+pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+    if let Some(found) = in_words(problem) {
+        return Ok(found);
+    }
+    if let Some(found) = of_skill(problem, method) {
+        return found;
+    }
+    general::work(problem, method)
+}
+
+/// How a problem is asked for.
+pub enum Asked {
+    /// In words: `15% of 60`.
+    Words,
+    /// In mathematics behind a word that says what to do: `factorise x^2 - 9`.
+    Task {
+        /// The word.
+        verb: &'static str,
+        /// The task of the solver that it stands for.
+        task: TaskKind,
+    },
+    /// In mathematics alone.
+    Mathematics,
+}
+
+/// How a problem is asked for, whether or not it can be worked.
+pub fn asked(problem: &str) -> Asked {
+    if tasks_in_words::recognise(problem).is_some() {
+        return Asked::Words;
+    }
+    match general::parted(problem).0 {
+        Some((verb, task)) => Asked::Task { verb, task },
+        None => Asked::Mathematics,
+    }
+}
+
+/// One clear sentence, and no place.
+pub fn no(says: impl Into<String>) -> NoWorking {
+    NoWorking { says: says.into(), at: None, mend: None }
+}
+
+/// A task in words, when it is one and its working is proved.
+fn in_words(problem: &str) -> Option<TypedWorking> {
+    let task = tasks_in_words::recognise(problem)?;
+    let card = crate::find(task.skill)?.card();
+    let method = card.methods.iter().find(|method| method.id == task.method)?;
+    let working = Working::from(task.lines).verified().ok()?;
+    let first = working.iter().find(|line| line.role == "starts")?;
+    Some(TypedWorking {
+        problem: problem.trim().to_owned(),
+        latex: first.latex.clone(),
+        skill: card.id.into(),
+        title: card.title.into(),
+        method: method.id.into(),
+        methods: vec![MethodChoice { id: method.id.into(), title: method.title.into() }],
+        working,
+    })
+}
+
+/// A linear equation or a proportion by a method of its skill; `None` for everything else.
+fn of_skill(problem: &str, method: Option<&str>) -> Option<Result<TypedWorking, NoWorking>> {
+    let line = read_line(problem).ok()?.line;
+    let found = match one_unknown(&line, method)? {
+        Ok(found) => found,
+        Err(MethodDoesNotFit) => {
+            return Some(Err(no("That method does not fit this problem. Choose another one.")));
+        }
+    };
+    let choice = |m: &Method| MethodChoice { id: m.id.into(), title: m.title.into() };
+    Some(Ok(TypedWorking {
+        problem: problem.trim().to_owned(),
+        latex: algebra::write::latex_line(&line),
+        skill: found.card.id.into(),
+        title: found.card.title.into(),
+        method: found.method.id.into(),
+        methods: found.fitting.iter().map(choice).collect(),
+        working: found.working,
+    }))
+}
+
+/// A problem written in the mathematics field or typed plainly, as it would be typed.
+///
+/// # Errors
+/// [`NoWorking`] without a place for LaTeX, since nobody sees it.
+pub fn plain_text(problem: &DeskLine) -> Result<String, NoWorking> {
+    if !problem.latex {
+        return Ok(problem.text.clone());
+    }
+    match read_latex(&problem.text) {
+        Ok(reading) if !matches!(reading.line, Line::Sentence(_)) => Ok(text_line(&reading.line)),
+        Ok(_) => Err(no(format!("No mathematics was found in this. {CAN_DO}"))),
+        Err(error) => Err(no(unreadable(&error))),
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    #[rustfmt::skip]
+    fn a_typed_problem_gets_the_working_of_its_skill() {
+        for (problem, skill, methods, last) in [
+            ("3(2x - 5) = 27", "equations.linear",   2, "x = 7"),
+            ("n/6 = 10/15",    "ratio.missing-term", 3, "n = 4"),
+            ("2:3 = n:12",     "ratio.missing-term", 3, "n = 8"),
+            ("5x+3 = 2x+12",   "equations.linear",   1, "x = 3"),
+            ("0.5y = 4",       "equations.linear",   2, "y = 8"),
+            ("2(x+1) = 2x",    "equations.linear",   1, "no solution"),
+            ("6/n = 3",        "equations.rational", 1, "n = 2"),
+            ("x^2 - 5x + 6 = 0", "equations.quadratic", 3, "x = 2 or x = 3"),
+        ] {
+            let found = work(problem, None);
+            let found = found.unwrap_or_else(|why| panic!("{problem}: {}", why.says));
+            assert_eq!((found.skill.as_str(), found.methods.len()), (skill, methods), "{problem}");
+            assert_eq!(found.working.last().map(|l| l.math.as_str()), Some(last), "{problem}");
+            for method in &found.methods {
+                let other = work(problem, Some(&method.id)).expect("it fits");
+                assert_eq!(other.working.last().map(|l| l.math.as_str()), Some(last));
+            }
+        }
+    }
+
+    #[test]
+    fn a_problem_from_the_mathematics_field_is_the_same_problem() {
+        let field = |text: &str| plain_text(&DeskLine { text: text.into(), latex: true });
+        assert_eq!(field("\\frac{n}{6}=\\frac{10}{15}"), Ok("n/6 = 10/15".into()));
+        let plain = DeskLine { text: "3x = 12".into(), latex: false };
+        assert_eq!(plain_text(&plain), Ok("3x = 12".into()));
+        assert!(field("3(2x").expect_err("unfinished").says.contains("closed"));
+        assert!(field("\\text{two bees}").is_err());
+    }
+
+    #[test]
+    #[rustfmt::skip]
+    fn what_cannot_be_worked_says_what_can() {
+        for (problem, says) in [
+            ("",          "There is nothing on this line yet."),
+            ("3(2x",      "This “(” is never closed."),
+            ("tan x = x", "This could not be worked"),
+            ("two bees",  "“bees” was not recognised."),
+            ("A = b h",   "This could not be worked"),
+        ] {
+            let found = work(problem, None).expect_err(problem);
+            assert!(found.says.starts_with(says), "{problem}: {}", found.says);
+        }
+        assert!(work(&"1+".repeat(60_000), None).expect_err("long").says.contains("too long"));
+    }
+}

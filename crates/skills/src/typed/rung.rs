@@ -1,0 +1,109 @@
+//! A rung from a problem typed by hand: its working and its answer are those that a typed problem gets everywhere.
+
+use super::{Asked, NoWorking, TypedWorking, asked, no, work};
+use crate::ladder::{Answer, Rung};
+use crate::solving::TaskKind;
+use algebra::form::Form;
+use algebra::number::Notation;
+use algebra::{ExprKind, Line, read_line};
+use teaching::skill::Stage;
+use teaching::words::capital;
+use teaching::working::WorkingLine;
+
+/// The longest problem, in characters.
+const LONGEST: usize = 300;
+
+/// The rung of a problem, by `method` or the usual one.
+///
+/// # Errors
+/// [`NoWorking`] with a sentence that says why it cannot be worked.
+pub fn rung(problem: &str, method: Option<&str>, stage: Stage) -> Result<Rung, NoWorking> {
+    worked(problem, method).and_then(|found| rung_of(found, stage))
+}
+
+/// The working of a problem of a length that somebody types.
+pub fn worked(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+    let problem = problem.trim();
+    if problem.chars().count() > LONGEST {
+        return Err(no(format!("Type a problem of at most {LONGEST} characters.")));
+    }
+    work(problem, method)
+}
+
+/// The rung of a worked problem.
+pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
+    let problem = found.problem.as_str();
+    let carries = |line: &&WorkingLine| line.role != "checks";
+    let last = found.working.iter().rfind(carries);
+    let first = found.working.iter().find(|line| line.role == "starts");
+    let (Some(first), Some(last)) = (first, last) else {
+        return Err(no("This could not be worked. Type another problem."));
+    };
+    let line = read_line(&first.math).map_or(Line::NoSolution, |reading| reading.line);
+    let is_value = matches!(line, Line::Expression(_));
+    let unknown = if is_value { None } else { asked_letter(&line, &last.math) };
+    let prompt = match asked(problem) {
+        Asked::Words => sentence(problem),
+        Asked::Task { verb, .. } => format!("{} ${}$.", capital(verb), found.latex),
+        Asked::Mathematics if is_value => format!("Work out ${}$.", found.latex),
+        Asked::Mathematics => format!("Solve ${}$.", found.latex),
+    };
+    let form = match asked(problem) {
+        _ if last.role == "rounds" => rounding(&last.math),
+        Asked::Task { task: TaskKind::Expand, .. } => Form::Expanded,
+        Asked::Task { task: TaskKind::Factor, .. } => Form::Factorised,
+        _ if is_value => Form::Any,
+        _ => Form::AllSolutions,
+    };
+    Ok(Rung {
+        skill: found.skill,
+        stage,
+        prompt,
+        figure: None,
+        answer: Answer {
+            text: last.math.clone(),
+            latex: last.latex.clone(),
+            value: last.math.clone(),
+            form: form.name(),
+            unit: None,
+        },
+        choices: Vec::new(),
+        line: first.math.clone(),
+        unknown: unknown.unwrap_or_default(),
+        given: Vec::new(),
+        story: false,
+        method: found.method,
+        working: found.working,
+    })
+}
+
+/// The only letter of a problem, or the one that stands alone in its last line.
+fn asked_letter(problem: &Line, last: &str) -> Option<String> {
+    let letters = problem.symbols();
+    if letters.len() == 1 {
+        return letters.into_iter().next();
+    }
+    let last = read_line(last).ok()?.line;
+    match &last.as_equation()?.0.kind {
+        ExprKind::Symbol(letter) => Some(letter.clone()),
+        _ => None,
+    }
+}
+
+/// To how many places a last line is rounded.
+fn rounding(math: &str) -> Form {
+    let Ok(reading) = read_line(math) else { return Form::Any };
+    match reading.line.expressions().last().map(|value| &value.kind) {
+        Some(ExprKind::Number(written)) => match written.notation() {
+            Notation::Decimal { places } => Form::Decimal(*places),
+            _ => Form::Any,
+        },
+        _ => Form::Any,
+    }
+}
+
+/// Words as a sentence; a dollar sign would begin mathematics.
+fn sentence(problem: &str) -> String {
+    let text = capital(&problem.replace('$', ""));
+    if text.ends_with(['.', '?', '!']) { text } else { format!("{text}.") }
+}

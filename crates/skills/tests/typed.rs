@@ -1,0 +1,86 @@
+//! Problems as teachers type them, in mathematics and in words. The answers of the list were reckoned by another program,
+//! with another language's arithmetic.
+
+#[path = "problems/typed.rs"]
+mod rows;
+
+use skills::find;
+use skills::typed::work;
+use teaching::verdict::VerdictWord;
+
+/// The problem, its answer, and the skill it belongs to.
+fn row(line: &str) -> (&str, &str, &str) {
+    let (problem, rest) = line.split_once(" => ").expect("a problem and its answer");
+    let (answer, skill) = rest.rsplit_once(" [").expect("an answer and its skill");
+    (problem, answer, skill.trim_end_matches(']'))
+}
+
+#[test]
+fn every_typed_problem_gets_its_answer_and_its_skill() {
+    let mut wrong = Vec::new();
+    for (problem, answer, skill) in rows::ROWS.iter().map(|line| row(line)) {
+        let found = match work(problem, None) {
+            Ok(found) => found,
+            Err(no) => {
+                wrong.push(format!("{problem}: {}", no.says));
+                continue;
+            }
+        };
+        let last = found.working.iter().rev().find(|line| line.role != "checks");
+        let told = last.map_or("", |line| line.math.as_str());
+        if told != answer || found.skill != skill {
+            wrong.push(format!("{problem}: {told} [{}]", found.skill));
+        }
+    }
+    assert!(rows::ROWS.len() >= 300);
+    assert!(wrong.is_empty(), "{}: {wrong:#?}", wrong.len());
+}
+
+#[test]
+fn every_line_of_a_typed_working_is_proved_and_has_its_reason() {
+    for (problem, ..) in rows::ROWS.iter().map(|line| row(line)) {
+        let found = work(problem, None).unwrap_or_else(|no| panic!("{problem}: {}", no.says));
+        assert!(found.working.len() >= 2, "{problem}");
+        for line in &found.working {
+            let is_proved = matches!(line.verdict, VerdictWord::Holds | VerdictWord::Given);
+            assert!(is_proved && !line.reason.is_empty(), "{problem}: {}", line.math);
+            let is_given = line.verdict == VerdictWord::Given;
+            assert!(!is_given || line.role == "starts", "{problem}: {}", line.math);
+        }
+        assert!(!found.latex.is_empty() && !found.methods.is_empty(), "{problem}");
+        let card = find(&found.skill).expect("a skill").card();
+        assert_eq!(found.title, card.title, "{problem}");
+    }
+}
+
+#[test]
+#[rustfmt::skip]
+fn what_is_no_task_is_refused_with_a_sentence() {
+    for problem in [
+        "15% of", "% of 60", "round 5 to x figures", "share 60 in 2:", "5 km in kg", "convert 45 to seven", "half-life 0 days, 80 g, 24 days",
+        "prime factors of 1", "prime factors of 99999999999", "leg with hypotenuse 3 and leg 5", "24/0 in lowest terms", "nth term of 1, 2, 4, 8",
+        "90 km/h in m/s", "factorise", "solve", "what", "9^9^9^9", "1/0", "0% of", "share 0 in 0:0", "9 is 0% of what", "tan x = x", "the bees",
+    ] {
+        match work(problem, None) {
+            Ok(found) => panic!("{problem} was worked as {:?}", found.working.last().map(|line| &line.math)),
+            Err(no) => assert!(no.says.ends_with('.'), "{problem}: {}", no.says),
+        }
+    }
+}
+
+#[test]
+fn words_may_lead_in_and_signs_may_follow() {
+    for (one, other) in [
+        ("15% of 60", "What is 15 % of 60?"),
+        ("hcf of 12 and 18", "find the HCF of 12 and 18."),
+        ("round 3.14159 to 2 dp", "Round 3.14159 to 2 decimal places"),
+        ("factorise x^2 + 5x + 6", "Factor: x^2 + 5x + 6"),
+        ("solve A = 1/2 b h for h", "make h the subject of A = 1/2 b h"),
+    ] {
+        let lines = |problem: &str| {
+            let found = work(problem, None).unwrap_or_else(|no| panic!("{problem}: {}", no.says));
+            found.working.into_iter().map(|line| line.math).collect::<Vec<_>>()
+        };
+        assert_eq!(lines(one), lines(other));
+    }
+}
