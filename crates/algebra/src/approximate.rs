@@ -4,7 +4,7 @@
 //! agreement. Values that are not defined are `NaN`.
 
 use crate::expr::{Constant, Expr, ExprKind, Function};
-use crate::number::{Rational, Whole};
+use crate::number::{Integer, Rational};
 use num_traits::ToPrimitive;
 use std::collections::BTreeMap;
 
@@ -28,7 +28,7 @@ pub(crate) fn constant(expr: &Expr) -> f64 {
 
 /// A fraction in floating point.
 pub(crate) fn fraction(value: &Rational) -> f64 {
-    let part = |n: &Whole| n.to_i64().map(|n| n as f64);
+    let part = |n: &Integer| n.to_i64().map(|n| n as f64);
     match (part(value.numer()), part(value.denom())) {
         (Some(above), Some(below)) => above / below,
         _ => value.to_f64().unwrap_or(f64::NAN),

@@ -6,8 +6,7 @@ use crate::equal::value_at;
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{
-    Atom, CROSSING_LETTER, Normaliser, Poly, Quotient, Values, constant, crossing_function,
-    exact_quotient,
+    Atom, Normaliser, Poly, Quotient, ROOT_LETTER, Values, constant, exact_quotient, root_function,
 };
 use crate::read::{ReadError, read_line};
 use num_traits::Signed;
@@ -200,9 +199,9 @@ fn at_a_look(left: &Expr, right: &Expr, at: &Values, budget: &mut Budget) -> Opt
 /// Whether two sides are equal where a letter has a value that only a function tells: their difference is a
 /// multiple of that function, and what it needs to be defined is seen there.
 fn meet_at_a_crossing(left: &Expr, right: &Expr, at: &Values, budget: &mut Budget) -> Option<bool> {
-    let function = |value: &Quotient| value.as_kernel().and_then(crossing_function).cloned();
+    let function = |value: &Quotient| value.as_kernel().and_then(root_function).cloned();
     let (letter, function) = at.iter().find_map(|(l, value)| Some((l, function(value)?)))?;
-    let itself = Quotient::whole(Poly::atom(Atom::symbol(CROSSING_LETTER)));
+    let itself = Quotient::whole(Poly::atom(Atom::symbol(ROOT_LETTER)));
     let mut moving = at.clone();
     let place = moving.insert(letter.clone(), itself)?;
     let mut forms = Normaliser::new(&moving, budget);
@@ -210,7 +209,7 @@ fn meet_at_a_crossing(left: &Expr, right: &Expr, at: &Values, budget: &mut Budge
     let needs = forms.needs;
     let difference = left.minus(&right, budget).ok()?;
     exact_quotient(difference.numerator(), function.numerator(), budget).ok()??;
-    let place = Values::from([(CROSSING_LETTER.to_owned(), place)]);
+    let place = Values::from([(ROOT_LETTER.to_owned(), place)]);
     let mut sign = |value: &Quotient| match seen(&value.to_expr(), &place, budget)? {
         Seen::Inside(value) => value.sign(),
         Seen::Undefined => None,

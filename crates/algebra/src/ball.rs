@@ -10,21 +10,21 @@
 mod functions;
 mod series;
 
+use crate::number::Integer;
 use crate::number::Rational;
-use crate::number::Whole;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, Zero};
 
 /// An interval that holds one real number.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub struct Enclosure {
-    low: Whole,
-    high: Whole,
+    low: Integer,
+    high: Integer,
     bits: u32,
 }
 
 impl Enclosure {
-    fn new(low: Whole, high: Whole, bits: u32) -> Self {
+    fn new(low: Integer, high: Integer, bits: u32) -> Self {
         debug_assert!(low <= high, "the low end is not above the high end");
         Self { low, high, bits }
     }
@@ -41,7 +41,7 @@ impl Enclosure {
     /// The whole number `n`.
     #[must_use]
     pub fn int(n: i64, bits: u32) -> Self {
-        let n = Whole::from(n) << bits;
+        let n = Integer::from(n) << bits;
         Self::new(n.clone(), n, bits)
     }
 
@@ -61,13 +61,13 @@ impl Enclosure {
     /// The low end.
     #[must_use]
     pub fn low(&self) -> Rational {
-        Rational::new(self.low.clone(), Whole::one() << self.bits)
+        Rational::new(self.low.clone(), Integer::one() << self.bits)
     }
 
     /// The high end.
     #[must_use]
     pub fn high(&self) -> Rational {
-        Rational::new(self.high.clone(), Whole::one() << self.bits)
+        Rational::new(self.high.clone(), Integer::one() << self.bits)
     }
 
     /// The sign of the number inside: `None` when zero cannot be ruled out, `Some(0)` only for the
@@ -91,7 +91,7 @@ impl Enclosure {
         if exponent > self.bits {
             return self.low.is_zero() && self.high.is_zero();
         }
-        let limit = Whole::one() << (self.bits - exponent);
+        let limit = Integer::one() << (self.bits - exponent);
         self.low.abs() < limit && self.high.abs() < limit
     }
 
@@ -153,14 +153,14 @@ impl Enclosure {
 
     /// `self × n`
     #[must_use]
-    pub fn times_int(&self, n: &Whole) -> Self {
+    pub fn times_int(&self, n: &Integer) -> Self {
         let (a, b) = (&self.low * n, &self.high * n);
         if a <= b { Self::new(a, b, self.bits) } else { Self::new(b, a, self.bits) }
     }
 
     /// `self / n` for a positive whole number.
     #[must_use]
-    pub fn over_int(&self, n: &Whole) -> Self {
+    pub fn over_int(&self, n: &Integer) -> Self {
         Self::new(self.low.div_floor(n), self.high.div_ceil(n), self.bits)
     }
 
@@ -173,7 +173,7 @@ impl Enclosure {
         } else {
             (self.negated(), other.negated())
         };
-        let end = |n: &Whole, is_low: bool| {
+        let end = |n: &Integer, is_low: bool| {
             let n = n << self.bits;
             // The quotient is furthest out over the smaller divisor when it points outwards.
             let by_low = n.is_negative() == is_low;
@@ -204,7 +204,7 @@ impl Enclosure {
     fn squared(&self) -> Self {
         let product = self.times(self);
         if self.low.is_negative() && self.high.is_positive() {
-            return Self::new(Whole::zero(), product.high, self.bits);
+            return Self::new(Integer::zero(), product.high, self.bits);
         }
         product
     }
@@ -218,7 +218,7 @@ impl Enclosure {
             self.negated()
         } else {
             let high = self.low.abs().max(self.high.clone());
-            Self::new(Whole::zero(), high, self.bits)
+            Self::new(Integer::zero(), high, self.bits)
         }
     }
 
@@ -235,7 +235,7 @@ impl Enclosure {
 }
 
 /// `n / 2^by`, rounded up.
-fn up(n: &Whole, by: u32) -> Whole {
+fn up(n: &Integer, by: u32) -> Integer {
     let down = n >> by;
     let is_exact = n.trailing_zeros().is_none_or(|zeros| zeros >= u64::from(by));
     if is_exact { down } else { down + 1 }

@@ -12,121 +12,19 @@ pub(crate) use conditions::{exclusions, follows_from_sign};
 
 use crate::approximate;
 use crate::assume::Assumptions;
-use crate::budget::{self, Budget};
+use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{
     Atom, KernelKind, Knowledge, Needs, Normaliser, NotNormal, Poly, Quotient, Values, constant,
     is_zero_everywhere, refine,
 };
-use crate::number::{Notation, Rational, from_int};
-use crate::solve::zeros::product_of_logarithms;
+use crate::number::Notation;
+use crate::solve::sets::zeros::product_of_logarithms;
 use crate::solve::{Solutions, sets};
+use crate::trial::trial_points;
+use crate::verdict::{Counterexample, Shown, Verdict};
 use num_traits::{Signed, ToPrimitive};
-use std::sync::LazyLock;
-
-/// What an exact comparison found, with its evidence.
-#[derive(Debug, Clone, PartialEq, Eq)]
-#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
-pub enum Verdict {
-    /// Equal wherever both sides are defined; `provided` lists what that excludes.
-    Equal { provided: Vec<Condition> },
-    /// Different at this point.
-    Different(Counterexample),
-    /// There is no point at which both are defined, or only isolated ones.
-    NeverDefined,
-    /// No proof within the limits, yet they agree at this many points.
-    Tested { points: usize },
-    /// Not settled within the limits: never rounded to yes or no.
-    Undecided,
-}
-
-/// What must hold for a comparison to hold.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub enum Condition {
-    /// The letter may not have this value.
-    Not { letter: String, value: Rational },
-    /// This may not be zero.
-    NotZero(Expr),
-    /// This may not be negative.
-    NotNegative(Expr),
-    /// This must be positive.
-    Positive(Expr),
-    /// This must be so: `x ≥ 2`, `-1 ≤ x ≤ 1`.
-    Holds(Line),
-    /// This must be a whole number that is not negative.
-    Whole(Expr),
-}
-
-/// A point that shows a difference, with what stands on each side there.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub struct Counterexample {
-    /// The values of the letters; empty when there are none.
-    pub at: Values,
-    /// The exact value of the left side, or the truth of the left line.
-    pub left: Shown,
-    /// The exact value of the right side, or the truth of the right line.
-    pub right: Shown,
-}
-
-/// A value of an expression, or the truth of a line.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub enum Shown {
-    /// An exact value.
-    Value(Expr),
-    /// Whether the line is true.
-    Truth(bool),
-}
-
-/// The first numbers tried: small and easy to check by hand.
-pub(crate) fn trial_numbers() -> impl Iterator<Item = Rational> {
-    let part = |n: i64, d: i64| Rational::new(n.into(), d.into());
-    let first = [0, 1, -1, 2, -2].map(from_int).into_iter();
-    let halves = [part(1, 2), part(-1, 2)];
-    let later = (3..=30).flat_map(|n| [from_int(n), from_int(-n)]);
-    let parts = [(3, 2), (1, 3), (2, 3), (1, 4), (3, 4), (5, 2), (1, 10)];
-    let parts = parts.into_iter().flat_map(move |(n, d)| [part(n, d), part(-n, d)]);
-    first.chain(halves).chain(later).chain(parts).chain([100, -100, 1000].map(from_int))
-}
-
-/// Points for several letters: those with small entries first, each once.
-pub(crate) fn trial_points(letters: &[String]) -> impl Iterator<Item = Values> + use<'_> {
-    let value = |index: usize| Quotient::constant(TRIALS[index].clone());
-    let point = move |indices: &[usize]| {
-        letters.iter().cloned().zip(indices.iter().map(|&i| value(i))).collect::<Values>()
-    };
-    indices(letters.len()).take(budget::POINTS).map(move |at| point(&at))
-}
-
-static TRIALS: LazyLock<Vec<Rational>> = LazyLock::new(|| trial_numbers().collect());
-
-/// Tuples of indices of trial numbers: shell `k` holds those whose largest index is `k`.
-fn indices(letters: usize) -> impl Iterator<Item = Vec<usize>> {
-    let mut shell = 0;
-    let mut at = vec![0usize; letters];
-    let mut done = false;
-    std::iter::from_fn(move || {
-        while !done {
-            let fits = letters == 0 || at.contains(&shell);
-            let found = fits.then(|| at.clone());
-            match at.iter().rposition(|&i| i < shell) {
-                Some(place) if letters <= 12 => {
-                    at[place] += 1;
-                    at[place + 1..].fill(0);
-                }
-                _ => {
-                    shell += 1;
-                    at.fill(0);
-                    done = letters == 0 || shell >= TRIALS.len();
-                }
-            }
-            if found.is_some() {
-                return found;
-            }
-        }
-        None
-    })
-}
 
 /// The exact value of `expr` where the letters have the values `at`.
 ///

@@ -3,7 +3,7 @@
 //! `2/4` and `1/2` are one number but two answers to "reduce the fraction", and only the skill knows
 //! which is being asked; so the tree keeps what was written.
 
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Rational, Written};
 use crate::unit::Unit;
 use num_traits::{One, Signed};
@@ -185,7 +185,7 @@ impl Expr {
     /// An exact number as a school would write it: whole, or a fraction in lowest terms.
     #[must_use]
     pub fn rational(value: &Rational) -> Self {
-        let whole = |n: &Whole| Self::from(ExprKind::Number(Written::whole(n.abs())));
+        let whole = |n: &Integer| Self::from(ExprKind::Number(Written::whole(n.abs())));
         let size = if value.denom().is_one() {
             whole(value.numer())
         } else {

@@ -153,7 +153,7 @@ impl Form {
             Self::Decimal(places) => value.is_some_and(|expr| {
                 matches!(&bare(expr).kind, ExprKind::Number(w)
                     if *w.notation() == Notation::Decimal { places: *places }
-                        || (*places == 0 && *w.notation() == Notation::Whole))
+                        || (*places == 0 && *w.notation() == Notation::Integer))
             }),
             Self::Significant(figures) => value.is_some_and(|expr| {
                 matches!(&bare(expr).kind, ExprKind::Number(w)

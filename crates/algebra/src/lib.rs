@@ -22,23 +22,27 @@ pub mod line;
 pub mod normal;
 pub mod number;
 pub mod plot;
+mod range;
 pub mod read;
+pub mod role;
 pub mod round;
+pub mod rule;
 pub mod sketch;
 pub mod solve;
 pub mod step;
-mod stretch;
+mod trial;
 pub mod unit;
+pub mod verdict;
 pub mod write;
 
 pub use assume::Assumptions;
-pub use equal::{Condition, Counterexample, Verdict, equal, equal_given};
+pub use equal::{equal, equal_given};
 pub use expr::{Expr, ExprKind, Function, Span};
 pub use line::{Line, Relation};
 pub use number::{Rational, Written};
 pub use read::{Mend, Note, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
 pub use read::{Options, read_line_with};
-pub use step::{
-    Role, Setting, StepVerdict, compare, compare_given, judge_alone, judge_alone_given,
-};
+pub use role::Role;
+pub use step::{compare, compare_given, judge_alone, judge_alone_given};
 pub use unit::Unit;
+pub use verdict::{Condition, Counterexample, Setting, StepVerdict, Verdict};

@@ -12,10 +12,10 @@ mod build;
 mod circular;
 mod closed;
 pub mod constant;
-mod crossing;
 pub mod divide;
 mod factor;
 mod half_angles;
+mod isolated_root;
 mod kernel;
 mod logarithms;
 mod poly;
@@ -30,11 +30,11 @@ mod whole_powers;
 pub use algebraic::{constant as algebraic_constant, parts as algebraic_parts};
 pub(crate) use build::is_surely_positive;
 pub use build::{Needs, Normaliser, NotNormal, Values};
-pub(crate) use crossing::{
-    CELL, LETTER as CROSSING_LETTER, constant as crossing_constant, function as crossing_function,
-};
 pub use divide::{exact_quotient, gcd};
 pub use factor::{prime_powers, primitive, split as factors};
+pub(crate) use isolated_root::{
+    CELL, LETTER as ROOT_LETTER, constant as isolated_root, function as root_function,
+};
 pub use kernel::{Atom, Kernel, KernelKind, Monomial};
 pub use poly::Poly;
 pub use quotient::Quotient;

@@ -3,9 +3,9 @@
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::normal::{Normaliser, Quotient, Values, constant};
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Notation, Rational, Written, from_int};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Pow, Signed, Zero};
 
 /// Whether a written number is a value rounded.
@@ -82,16 +82,16 @@ pub fn last_place(expr: &Expr) -> Option<Rational> {
 /// of a whole number may or may not be significant.
 fn steps(written: &Written) -> Vec<Rational> {
     let ten = |exponent: i32| {
-        let power = Rational::from_integer(Whole::from(10).pow(exponent.unsigned_abs()));
+        let power = Rational::from_integer(Integer::from(10).pow(exponent.unsigned_abs()));
         if exponent < 0 { power.recip() } else { power }
     };
     let places = |places: &u32| i32::try_from(*places).unwrap_or(i32::MAX).min(5_000);
     match written.notation() {
-        Notation::Whole => {
+        Notation::Integer => {
             let mut found = vec![Rational::one()];
             let mut rest = written.value().to_integer();
             let mut unit = 0;
-            while !rest.is_zero() && rest.is_multiple_of(&Whole::from(10)) {
+            while !rest.is_zero() && rest.is_multiple_of(&Integer::from(10)) {
                 rest /= 10;
                 unit += 1;
                 found.push(ten(unit));
@@ -133,7 +133,7 @@ fn is_nearest(
 pub fn agreeing_places(value: &Quotient, near: &Rational, budget: &mut Budget) -> Option<u32> {
     (0..=12).rev().find(|&places| {
         let told = crate::number::round_to_places(near, places);
-        let step = Rational::new(1.into(), Whole::from(10).pow(places));
+        let step = Rational::new(1.into(), Integer::from(10).pow(places));
         told == *near && is_nearest(value, &told, &step, budget) == Some(true)
     })
 }

@@ -1,119 +1,19 @@
 //! Two lines, and what the second does to the first.
 
-use crate::assume::{Assumptions, is_true};
+use crate::assume::is_true;
 use crate::budget::Budget;
-use crate::equal::{
-    Condition, Counterexample, Shown, Verdict, equal_given, exclusions, follows_from_sign,
-};
+use crate::equal::{equal_given, exclusions, follows_from_sign};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, Values};
 use crate::round::{Fit, fits};
-use crate::solve::{
-    Solution, combined, formulas as literal_formulas, literal, peers, points, sets, several,
-    systems,
+use crate::solve::compare::{
+    formulas as literal_formulas, linear_systems, literal, one_to_one, several_letters,
 };
-
-/// What a line of a working is for. A line holds when it does what its role allows.
-#[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Role {
-    /// The problem itself.
-    Starts,
-    /// Says the same as the line above.
-    Follows,
-    /// May gain solutions: squaring, multiplying by the unknown.
-    MayAdd,
-    /// Splits into cases.
-    Splits,
-    /// Gives a letter its meaning.
-    Defines,
-    /// Puts a value into the problem.
-    Checks,
-    /// Drops exactly what does not satisfy the problem.
-    Rejects,
-    /// Rounds the line above.
-    Rounds,
-    /// The answer.
-    Concludes,
-}
-
-impl Role {
-    /// Its name in files and answers.
-    #[must_use]
-    pub const fn name(self) -> &'static str {
-        match self {
-            Self::Starts => "starts",
-            Self::Follows => "follows",
-            Self::MayAdd => "may_add",
-            Self::Splits => "splits",
-            Self::Defines => "defines",
-            Self::Checks => "checks",
-            Self::Rejects => "rejects",
-            Self::Rounds => "rounds",
-            Self::Concludes => "concludes",
-        }
-    }
-}
-
-/// What two lines are compared under.
-#[derive(Debug, Clone, Default, PartialEq, Eq)]
-pub struct Setting {
-    /// The letter that equations in several letters are compared for.
-    pub unknown: Option<String>,
-    /// What is assumed of the letters.
-    pub assumed: Assumptions,
-}
-
-impl Setting {
-    /// For the letter `unknown`, with nothing assumed.
-    #[must_use]
-    pub fn for_letter(unknown: Option<&str>) -> Self {
-        Self { unknown: unknown.map(str::to_owned), ..Self::default() }
-    }
-}
-
-/// What one line does to another. Every verdict but `Tested` and `Undecided` is proved.
-#[derive(Debug, Clone, PartialEq, Eq)]
-#[expect(clippy::large_enum_variant, reason = "one at a time, never kept in numbers")]
-pub enum StepVerdict {
-    /// They say the same, wherever `provided` holds.
-    Equivalent { provided: Vec<Condition> },
-    /// They do not, and this shows it.
-    NotEquivalent(Difference),
-    /// No proof within the limits, yet they agree at this many points.
-    Tested { points: usize },
-    /// Not settled within the limits.
-    Undecided,
-}
-
-/// How two lines differ.
-#[derive(Debug, Clone, Default, PartialEq, Eq)]
-pub struct Difference {
-    /// Solutions that went missing, when they are finitely many.
-    pub lost: Vec<Solution>,
-    /// Solutions that came in, when they are finitely many.
-    pub gained: Vec<Solution>,
-    /// A point that shows the difference.
-    pub counterexample: Option<Counterexample>,
-    /// What else there is to say.
-    pub reason: Reason,
-}
-
-/// Why two lines differ, beyond values.
-#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
-pub enum Reason {
-    /// The values say it all.
-    #[default]
-    Values,
-    /// There is no point at which both have a value.
-    NeverDefined,
-    /// One is an equation and the other an expression, or the like.
-    Shape,
-    /// The right side is not the left side rounded.
-    Rounding,
-    /// The `index`-th relation of the line itself (from zero) joins sides that do not fit.
-    Link(usize),
-}
+use crate::solve::sets;
+use crate::solve::sets::{combined, points};
+use crate::verdict::{Condition, Counterexample, Shown, Verdict};
+use crate::verdict::{Difference, Reason, Setting, StepVerdict};
 
 fn different(reason: Reason) -> StepVerdict {
     StepVerdict::NotEquivalent(Difference { reason, ..Difference::default() })
@@ -357,10 +257,10 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return verdict;
         }
         if letters.len() == 1 {
-            if peers::are_the_same(from, to) {
+            if one_to_one::are_the_same(from, to) {
                 return StepVerdict::Equivalent { provided: excluded(from, &letter) };
             }
-            return several::compare(from, to, &letters, &setting.assumed);
+            return several_letters::compare(from, to, &letters, &setting.assumed);
         }
     }
     if is_counted(from, to, setting) {
@@ -380,7 +280,7 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             return of_comparison(found);
         }
     }
-    match several::compare(from, to, &letters, &setting.assumed) {
+    match several_letters::compare(from, to, &letters, &setting.assumed) {
         // For one letter the others are generic, and the point may have been a special one.
         StepVerdict::NotEquivalent(_) if unknown.is_some() => StepVerdict::Undecided,
         found => found,
@@ -471,20 +371,20 @@ fn as_systems(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> 
         StepVerdict::Undecided if combined::same_rows(from, to, &mut Budget::for_verdict()) => {
             StepVerdict::Equivalent { provided: Vec::new() }
         }
-        StepVerdict::Undecided => several::compare(from, to, letters, &setting.assumed),
+        StepVerdict::Undecided => several_letters::compare(from, to, letters, &setting.assumed),
         found => found,
     }
 }
 
 fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     let mut budget = Budget::for_verdict();
-    let rows = systems::reduced(from, letters, &mut budget)
-        .and_then(|f| Ok((f, systems::reduced(to, letters, &mut budget)?)));
+    let rows = linear_systems::reduced(from, letters, &mut budget)
+        .and_then(|f| Ok((f, linear_systems::reduced(to, letters, &mut budget)?)));
     let apart = match rows {
         Ok((Some(f), Some(t))) if f == t => {
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
-        Ok((Some(f), Some(t))) => systems::point_apart(&f, &t, letters),
+        Ok((Some(f), Some(t))) => linear_systems::point_apart(&f, &t, letters),
         _ => {
             let before = points::points(from, letters, &mut budget);
             let after = points::points(to, letters, &mut budget);

@@ -2,10 +2,10 @@
 //! is called equal must agree at every point where both sides are defined; what is called different
 //! must differ at the very point that is shown. A false "equivalent" is the worst fault there is.
 
-use algebra::equal::{Condition, Shown};
 use algebra::normal::Values;
 use algebra::number::from_int;
 use algebra::solve::{Solution, Solutions, solutions};
+use algebra::verdict::{Condition, Shown};
 use algebra::{Expr, ExprKind, Line, Rational, StepVerdict, Verdict, compare, equal, read_line};
 use num_traits::{Signed, Zero};
 use proptest::prelude::*;

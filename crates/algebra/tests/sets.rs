@@ -1,6 +1,8 @@
 //! The solutions of lines in one unknown, each exactly.
 
-use algebra::solve::{Solution, Solutions, Step, board, solution_line, solutions, solutions_given};
+use algebra::solve::{
+    Solution, Solutions, Step, one_unknown, solution_line, solutions, solutions_given,
+};
 use algebra::write::text_line;
 use algebra::{Assumptions, Line, Role, StepVerdict, compare, judge_alone, read_line};
 use proptest::prelude::*;
@@ -89,7 +91,7 @@ fn what_is_no_assumption_is_told() {
 
 /// Every line of a working does what its role allows.
 fn assert_sound(problem: &Line) -> Result<(), TestCaseError> {
-    let Ok(found) = board(problem, "x", None, &Assumptions::default()) else { return Ok(()) };
+    let Ok(found) = one_unknown(problem, "x", None, &Assumptions::default()) else { return Ok(()) };
     let text = |line: &Line| text_line(line);
     let checks = |step: &&Step| step.role == Role::Checks;
     for step in found.steps.iter().filter(checks) {

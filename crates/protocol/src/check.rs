@@ -1,10 +1,10 @@
 //! One question of the check protocol and its answer; the command line reads and writes them as JSON.
 
 use algebra::degrees::{in_degrees, in_radians, values_in_degrees};
-use algebra::equal::Shown;
 use algebra::form::Form;
 use algebra::solve::{Solution, Writing};
-use algebra::step::Reason;
+use algebra::verdict::Reason;
+use algebra::verdict::Shown;
 use algebra::write::text;
 use algebra::{
     Assumptions, Condition, Counterexample, Expr, Line, Options, ReadError, Reading, Setting,

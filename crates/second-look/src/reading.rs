@@ -1,7 +1,7 @@
 //! Reading a text the way a careful colleague does: its sentences, the numbers in it with their units, its
 //! mathematics, and the people in it.
 
-use algebra::number::{Whole, from_int, show};
+use algebra::number::{Integer, from_int, show};
 use algebra::{Expr, ExprKind, Line, Options, Rational, Unit, read_latex, read_line_with};
 use num_traits::{One, Pow, Signed};
 
@@ -160,8 +160,8 @@ pub(super) fn numbers(text: &str) -> Vec<Number> {
         if before.is_some_and(|sign| sign.is_alphabetic() && sign != '√') || digits.len() > 30 {
             continue;
         }
-        let Ok(whole) = digits.parse::<Whole>() else { continue };
-        let scale = Whole::from(10).pow(places.unwrap_or(0));
+        let Ok(whole) = digits.parse::<Integer>() else { continue };
+        let scale = Integer::from(10).pow(places.unwrap_or(0));
         let rest = &text[at..];
         let behind = rest.trim_start_matches([' ', '\\', ',', '{', '~']);
         let behind = behind.strip_prefix("text{").unwrap_or(behind);
@@ -195,7 +195,7 @@ pub(super) fn said(text: &str) -> Vec<Rational> {
     let words = lower.split(|sign: char| !sign.is_alphabetic());
     words
         .filter_map(|word| COUNTED.iter().find(|(name, _)| *name == word))
-        .map(|(_, value)| Rational::from(Whole::from(*value)))
+        .map(|(_, value)| Rational::from(Integer::from(*value)))
         .collect()
 }
 
@@ -458,7 +458,7 @@ pub(super) fn decimal(value: &Rational) -> String {
 
 /// A hundredth.
 pub(super) fn hundredth() -> Rational {
-    Rational::new(Whole::one(), Whole::from(100))
+    Rational::new(Integer::one(), Integer::from(100))
 }
 
 /// How many edits of one letter lead from one word to the other; a swap of neighbours is one.

@@ -4,7 +4,7 @@ use super::reading::{Number, decimal, numbers};
 use super::task::Task;
 use super::{Finding, Kind, Spotted};
 use algebra::Rational;
-use algebra::number::{Whole, from_int};
+use algebra::number::{Integer, from_int};
 use num_traits::{One, Pow, Signed, Zero};
 
 /// How something is to be rounded.
@@ -82,7 +82,7 @@ fn count_of(word: &str) -> Option<u32> {
 /// A value rounded, ties away from zero.
 fn rounded(value: &Rational, to: &Rounding) -> Rational {
     let step = match to {
-        Rounding::Places(places) => Rational::new(Whole::one(), Whole::from(10).pow(*places)),
+        Rounding::Places(places) => Rational::new(Integer::one(), Integer::from(10).pow(*places)),
         Rounding::Nearest(by) => by.clone(),
         Rounding::Figures(figures) => {
             if value.is_zero() {
@@ -97,11 +97,11 @@ fn rounded(value: &Rational, to: &Rounding) -> Rational {
             while place > size {
                 place /= &ten;
             }
-            let behind = Whole::from(10).pow(figures.saturating_sub(1));
+            let behind = Integer::from(10).pow(figures.saturating_sub(1));
             place / Rational::from(behind)
         }
     };
-    let half = Rational::new(Whole::one(), Whole::from(2));
+    let half = Rational::new(Integer::one(), Integer::from(2));
     let count = (value.abs() / &step + half).floor();
     let size = count * step;
     if value.is_negative() { -size } else { size }

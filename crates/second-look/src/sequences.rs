@@ -3,7 +3,7 @@
 use super::reading::sentences;
 use super::{Finding, Kind};
 use algebra::Rational;
-use algebra::number::{Whole, from_int};
+use algebra::number::{Integer, from_int};
 use num_traits::{Pow, ToPrimitive};
 
 /// Fewer terms than this show no rule that one of them could break.
@@ -283,7 +283,7 @@ fn terms(list: &str) -> Option<(Vec<i64>, u32)> {
 
 /// A term as it would be written.
 fn unscaled(term: i64, scale: u32) -> String {
-    super::reading::decimal(&(from_int(term) / Rational::from(Whole::from(10).pow(scale))))
+    super::reading::decimal(&(from_int(term) / Rational::from(Integer::from(10).pow(scale))))
 }
 
 /// The one term that keeps a list from being linear, geometric or made of sums of two, and what should stand there.

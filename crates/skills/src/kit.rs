@@ -18,7 +18,7 @@ pub(super) use teaching::typeset::{
 };
 pub(super) use teaching::working::Working;
 
-use algebra::number::{Whole, square_part};
+use algebra::number::{Integer, square_part};
 use num_traits::ToPrimitive;
 
 /// The working of an equation, inequality or system as it is written on a board, by a method or the usual one.
@@ -102,7 +102,7 @@ pub(super) fn with_slip(
 /// The prime factors of a whole number, the smallest first, each as often as it is needed; none for 1.
 pub(crate) fn prime_factors(n: i64) -> Vec<i64> {
     let found = algebra::normal::prime_powers(&from_int(n));
-    let one = |(prime, times): (Whole, i64)| {
+    let one = |(prime, times): (Integer, i64)| {
         let prime = prime.to_i64().unwrap_or(1);
         std::iter::repeat_n(prime, usize::try_from(times).unwrap_or(0))
     };

@@ -127,7 +127,7 @@ fn places(line: &Line) -> Option<u32> {
     match &number.kind {
         ExprKind::Number(written) => match written.notation() {
             Notation::Decimal { places } => Some(*places),
-            Notation::Whole => Some(0),
+            Notation::Integer => Some(0),
             _ => None,
         },
         _ => None,

@@ -11,8 +11,8 @@ use algebra::budget::Budget;
 use algebra::normal::{Normaliser, NotNormal, Poly, Quotient, Values, prime_powers};
 use algebra::number::{decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, board, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
-    formula_values, gathered, peeled, product_of_factors, substitute, system_points,
+    Rule, Step, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
+    formula_values, gathered, one_unknown, product_of_factors, substitute, system_points, undone,
 };
 use algebra::write::text;
 use algebra::{
@@ -231,7 +231,7 @@ pub fn solve(
     assumed: &Assumptions,
     told: fn(&Expr) -> Expr,
 ) -> Result<Worked, String> {
-    let found = board(line, letter, method, assumed).map_err(|why| match why {
+    let found = one_unknown(line, letter, method, assumed).map_err(|why| match why {
         algebra::solve::Unsolved::NotThisMethod => {
             "That method does not fit this problem.".to_owned()
         }
@@ -262,7 +262,7 @@ pub fn solve(
 /// # Errors
 /// As [`simplify`].
 pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Worked, String> {
-    let mut on_the_way = peeled(line, letter);
+    let mut on_the_way = undone(line, letter);
     if on_the_way.is_empty() {
         on_the_way = gathered(line, letter);
     }

@@ -6,8 +6,8 @@
 
 use super::series::{self, Sum};
 use super::{Enclosure, up};
-use crate::number::Whole;
-use num_integer::Integer;
+use crate::number::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 use std::sync::LazyLock;
 
@@ -53,7 +53,7 @@ fn pi_worked_out(bits: u32) -> Enclosure {
 fn ln_2_worked_out(bits: u32) -> Enclosure {
     let w = bits + GUARD;
     // The third is cut off by less than a unit, and artanh changes at most 4/3 times as fast.
-    let sum = series::artanh(&(Whole::one() << w).div_floor(&3.into()), w);
+    let sum = series::artanh(&(Integer::one() << w).div_floor(&3.into()), w);
     Enclosure::around(Sum { error: sum.error + 2, ..sum }, w).times_int(&2.into()).at(bits)
 }
 
@@ -98,13 +98,13 @@ impl Enclosure {
             return None;
         }
         let shift = self.bits.checked_mul(index - 1)?;
-        let down = |n: &Whole| {
-            let scaled: Whole = n.abs() << shift;
+        let down = |n: &Integer| {
+            let scaled: Integer = n.abs() << shift;
             let root = scaled.nth_root(index);
             let exact = num_traits::Pow::pow(&root, index) == scaled;
             (root, exact)
         };
-        let end = |n: &Whole, is_low: bool| {
+        let end = |n: &Integer, is_low: bool| {
             let (root, exact) = down(n);
             let negative = n.is_negative();
             let away = !exact && (negative == is_low);
@@ -117,7 +117,7 @@ impl Enclosure {
     /// `e` to this power; `None` when the power is too large to write out.
     #[must_use]
     pub fn exp(&self) -> Option<Self> {
-        let limit = Whole::from(LARGEST_EXPONENT) << self.bits;
+        let limit = Integer::from(LARGEST_EXPONENT) << self.bits;
         if self.low.abs() > limit || self.high.abs() > limit {
             return None;
         }
@@ -127,7 +127,7 @@ impl Enclosure {
             return Some(low);
         }
         // e^(a + w) ≤ e^a + 2w·e^a for 0 ≤ w ≤ 1
-        if width > Whole::one() << self.bits {
+        if width > Integer::one() << self.bits {
             return Some(Self::hull(&low, &exp_of_point(&self.high, self.bits)));
         }
         let more = up(&(&low.high * width * 2), self.bits);
@@ -165,7 +165,7 @@ impl Enclosure {
     /// `sin(self + quarters · π/2)`: the value at the low end, widened by the width of the interval,
     /// since neither function changes faster than its argument.
     fn circular(&self, quarters: i64) -> Self {
-        let one = Whole::one() << self.bits;
+        let one = Integer::one() << self.bits;
         let size = self.whole_bits();
         if size > LARGEST_ANGLE {
             return Self::new(-&one, one, self.bits);
@@ -175,8 +175,8 @@ impl Enclosure {
         let x = &self.low << (GUARD + size);
         // The units of π, with one bit less, are those of its half.
         let half_pi = Self { bits: w + size, ..Self::pi(w + size - 1) };
-        let quarter_pi: Whole = &half_pi.low >> 1;
-        let turns: Whole = (&x + quarter_pi).div_floor(&half_pi.low);
+        let quarter_pi: Integer = &half_pi.low >> 1;
+        let turns: Integer = (&x + quarter_pi).div_floor(&half_pi.low);
         let r = half_pi.times_int(&-&turns);
         let r = Self::new(&x + r.low, &x + r.high, w + size).at(w);
         let quadrant = (&turns + quarters).mod_floor(&4.into()).to_i64().unwrap_or(0);
@@ -202,8 +202,8 @@ impl Enclosure {
     /// The inverse sine of what of the interval lies between -1 and 1.
     #[must_use]
     pub fn arcsin(&self) -> Self {
-        let one = Whole::one() << self.bits;
-        let end = |n: &Whole| {
+        let one = Integer::one() << self.bits;
+        let end = |n: &Integer| {
             let half_pi = Self::pi(self.bits).over_int(&2.into());
             if *n >= one {
                 return half_pi;
@@ -227,10 +227,10 @@ impl Enclosure {
     }
 }
 
-fn exp_of_point(x: &Whole, bits: u32) -> Enclosure {
+fn exp_of_point(x: &Integer, bits: u32) -> Enclosure {
     // x = k·ln 2 + r; a first look at k says how many bits its product with ln 2 needs.
     let near = LN_2.at(bits + GUARD);
-    let half: Whole = &near.low >> 1;
+    let half: Integer = &near.low >> 1;
     let k = ((x << GUARD) + half).div_floor(&near.low);
     let times = k.to_i64().unwrap_or(0);
     let w = bits + GUARD + u32::try_from(times).unwrap_or(0);
@@ -246,7 +246,7 @@ fn exp_of_point(x: &Whole, bits: u32) -> Enclosure {
     Enclosure::new(&value.low >> by, up(&value.high, by), bits)
 }
 
-fn ln_of_point(x: &Whole, bits: u32) -> Enclosure {
+fn ln_of_point(x: &Integer, bits: u32) -> Enclosure {
     let w = bits + GUARD;
     let shift = x.bits() as i64 - i64::from(bits);
     // m = x / 2^shift lies in [1/2, 1); doubled when below 0.7 it lies in [0.7, 1.4).
@@ -254,7 +254,7 @@ fn ln_of_point(x: &Whole, bits: u32) -> Enclosure {
         let by = i64::from(w) - i64::from(bits) - shift;
         u32::try_from(by).map_or_else(|_| x >> u32::try_from(-by).unwrap_or(u32::MAX), |by| x << by)
     };
-    let one = Whole::one() << w;
+    let one = Integer::one() << w;
     let (mut m, mut shift) = (place(shift), shift);
     if m < &one * 7u32 / 10u32 {
         shift -= 1;
@@ -270,17 +270,17 @@ fn ln_of_point(x: &Whole, bits: u32) -> Enclosure {
     value.plus(&LN_2.at(w).times_int(&shift.into())).at(bits)
 }
 
-fn arctan_of_point(x: &Whole, bits: u32) -> Enclosure {
+fn arctan_of_point(x: &Integer, bits: u32) -> Enclosure {
     if x.is_negative() {
         return arctan_of_point(&-x, bits).negated();
     }
     let w = bits + GUARD;
-    let one = Whole::one() << w;
+    let one = Integer::one() << w;
     // Above one: arctan x = π/2 - arctan(1/x).
-    let is_above = *x > Whole::one() << bits;
-    let y = if is_above { (Whole::one() << (w + bits)).div_floor(x) } else { x << GUARD };
+    let is_above = *x > Integer::one() << bits;
+    let y = if is_above { (Integer::one() << (w + bits)).div_floor(x) } else { x << GUARD };
     // arctan y = arctan c + arctan((y - c)/(1 + cy)) with c the nearest eighth.
-    let half: Whole = &one >> 1;
+    let half: Integer = &one >> 1;
     let place = (&y * PLACES + half) >> w;
     let z = ((&y * PLACES - &place * &one) << w).div_floor(&(&one * PLACES + &place * &y));
     let sum = series::arctan(&z, w);

@@ -2,10 +2,10 @@
 //!
 //! A number stands as a whole multiple of `2^-bits`. Products and quotients are cut off, which costs less
 //! than one unit each; the bounds count these. While `bits` is small a number is a machine word, and
-//! above that a [`Whole`]: the same series runs on both.
+//! above that a [`Integer`]: the same series runs on both.
 
-use crate::number::Whole;
-use num_integer::Integer;
+use crate::number::Integer;
+use num_integer::Integer as _;
 use num_traits::{Signed, ToPrimitive};
 use std::ops::{Add, Sub};
 
@@ -20,7 +20,7 @@ trait Fixed: Clone + Add<Output = Self> + Sub<Output = Self> {
     fn over(&self, n: i64) -> Self;
     /// Whether it is at most one unit from zero.
     fn is_tiny(&self) -> bool;
-    fn into_whole(self) -> Whole;
+    fn into_whole(self) -> Integer;
 }
 
 impl Fixed for i64 {
@@ -36,12 +36,12 @@ impl Fixed for i64 {
         self.unsigned_abs() <= 1
     }
 
-    fn into_whole(self) -> Whole {
+    fn into_whole(self) -> Integer {
         self.into()
     }
 }
 
-impl Fixed for Whole {
+impl Fixed for Integer {
     fn times(&self, other: &Self, bits: u32) -> Self {
         (self * other) >> bits
     }
@@ -54,7 +54,7 @@ impl Fixed for Whole {
         self.bits() <= 1
     }
 
-    fn into_whole(self) -> Whole {
+    fn into_whole(self) -> Integer {
         self
     }
 }
@@ -62,7 +62,7 @@ impl Fixed for Whole {
 /// A sum, and how many units it may be off in either direction.
 #[derive(Debug)]
 pub(super) struct Sum {
-    pub value: Whole,
+    pub value: Integer,
     pub error: i64,
 }
 
@@ -71,33 +71,33 @@ macro_rules! on_words_or_wholes {
     ($series:ident($x:expr, $bits:expr $(, $more:expr)*)) => {
         match $x.to_i64().filter(|_| $bits <= WORD_BITS) {
             Some(word) => $series(&word, 1i64 << $bits, $bits $(, $more)*),
-            None => $series($x, Whole::from(1) << $bits, $bits $(, $more)*),
+            None => $series($x, Integer::from(1) << $bits, $bits $(, $more)*),
         }
     };
 }
 
 /// The sine of `r / 2^bits`, a number between -1 and 1.
-pub(super) fn sine(r: &Whole, bits: u32) -> Sum {
+pub(super) fn sine(r: &Integer, bits: u32) -> Sum {
     on_words_or_wholes!(alternating(r, bits, 1))
 }
 
 /// The cosine of `r / 2^bits`, a number between -1 and 1.
-pub(super) fn cosine(r: &Whole, bits: u32) -> Sum {
+pub(super) fn cosine(r: &Integer, bits: u32) -> Sum {
     on_words_or_wholes!(alternating(r, bits, 0))
 }
 
 /// `e` to the power `r / 2^bits`, a number between -1/2 and 1/2.
-pub(super) fn exponential(r: &Whole, bits: u32) -> Sum {
+pub(super) fn exponential(r: &Integer, bits: u32) -> Sum {
     on_words_or_wholes!(powers_over_factorials(r, bits))
 }
 
 /// The inverse hyperbolic tangent of `z / 2^bits`, a number between -1/2 and 1/2.
-pub(super) fn artanh(z: &Whole, bits: u32) -> Sum {
+pub(super) fn artanh(z: &Integer, bits: u32) -> Sum {
     on_words_or_wholes!(odd_powers(z, bits, false))
 }
 
 /// The inverse tangent of `z / 2^bits`, a number between -1/2 and 1/2.
-pub(super) fn arctan(z: &Whole, bits: u32) -> Sum {
+pub(super) fn arctan(z: &Integer, bits: u32) -> Sum {
     on_words_or_wholes!(odd_powers(z, bits, true))
 }
 
@@ -156,8 +156,8 @@ fn odd_powers<T: Fixed>(z: &T, _one: T, bits: u32, alternate: bool) -> Sum {
 
 /// The inverse tangent of `1/n` for a whole number above one.
 pub(super) fn arctan_of_inverse(n: i64, bits: u32) -> Sum {
-    let square = Whole::from(n * n);
-    let mut power = (Whole::from(1) << bits) / n;
+    let square = Integer::from(n * n);
+    let mut power = (Integer::from(1) << bits) / n;
     let mut sum = power.clone();
     let mut k = 0;
     while power.is_positive() {
@@ -177,7 +177,7 @@ mod tests {
     /// The series on words and on numbers of any size, at one place, against more bits of the same.
     #[test]
     fn words_and_wholes_agree_within_their_bounds() {
-        type Series = fn(&Whole, u32) -> Sum;
+        type Series = fn(&Integer, u32) -> Sum;
         let series: [(&str, Series); 5] = [
             ("sine", sine),
             ("cosine", cosine),
@@ -187,13 +187,13 @@ mod tests {
         ];
         for (name, series) in series {
             for n in [-499, -250, -100, -3, -1, 0, 1, 7, 128, 333, 500] {
-                let at = |bits: u32| (Whole::from(n) << bits).div_floor(&1000.into());
+                let at = |bits: u32| (Integer::from(n) << bits).div_floor(&1000.into());
                 for bits in [12, 40, 54, 60] {
                     let rough = series(&at(bits), bits);
                     // The same place, written with more bits.
                     let fine = series(&(at(bits) << 200), bits + 200);
                     let apart = ((&rough.value << 200) - &fine.value).abs();
-                    let allowed = (Whole::from(rough.error) << 200) + fine.error;
+                    let allowed = (Integer::from(rough.error) << 200) + fine.error;
                     assert!(apart <= allowed, "{name} of {n}/1000 with {bits} bits");
                 }
             }

@@ -1,6 +1,6 @@
 //! What a comparison needs, told briefly: each thing once, and nothing that follows from the rest.
 
-use super::{Comparison, Condition};
+use super::Comparison;
 use crate::assume::Assumptions;
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
@@ -10,6 +10,7 @@ use crate::normal::{
 };
 use crate::number::from_int;
 use crate::solve::{Solutions, sets};
+use crate::verdict::Condition;
 use num_traits::Signed;
 
 impl Comparison<'_> {
@@ -102,7 +103,7 @@ impl Comparison<'_> {
             Ok(Solutions::Intervals(intervals)) => intervals,
             _ => return None,
         };
-        let (pieces, left_out) = crate::solve::interval::joined(&intervals);
+        let (pieces, left_out) = crate::solve::sets::interval::joined(&intervals);
         let pieces: Vec<Line> = pieces.iter().filter_map(|piece| piece.to_line(letter)).collect();
         let mut found: Vec<Condition> = match pieces.len() {
             0 => Vec::new(),

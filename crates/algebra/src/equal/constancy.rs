@@ -11,8 +11,9 @@ use crate::line::{Line, Relation};
 use crate::normal::{
     Atom, KernelKind, Needs, Normaliser, NotNormal, Poly, Quotient, Values, constant, substituted,
 };
-use crate::solve::interval::Interval;
-use crate::solve::{Solutions, real, sets};
+use crate::solve::sets::interval::Interval;
+use crate::solve::sets::real;
+use crate::solve::{Solutions, sets};
 use std::collections::BTreeMap;
 
 /// Whether `left - right` is proved to be zero wherever both are defined and the assumptions hold.

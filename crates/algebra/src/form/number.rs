@@ -6,7 +6,7 @@ use crate::expr::{Expr, ExprKind};
 use crate::normal::gcd;
 use crate::number::{Notation, Rational, Written, from_int};
 use crate::unit::Unit;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed};
 
 pub(super) fn without_sign(expr: &Expr) -> &Expr {
@@ -49,7 +49,7 @@ pub(super) fn in_lowest_terms(expr: &Expr) -> bool {
     match &without_sign(expr).kind {
         ExprKind::Number(written) => match written.notation() {
             Notation::Mixed { .. } => is_mixed(expr),
-            notation => *notation == Notation::Whole,
+            notation => *notation == Notation::Integer,
         },
         ExprKind::Divide(a, b) => {
             if let (Some(a), Some(b)) = (whole(a), whole(b)) {
@@ -72,7 +72,7 @@ pub(super) fn in_lowest_terms(expr: &Expr) -> bool {
     }
 }
 
-pub(super) fn whole(expr: &Expr) -> Option<crate::number::Whole> {
+pub(super) fn whole(expr: &Expr) -> Option<crate::number::Integer> {
     let value = expr.as_plain_number().filter(Rational::is_integer)?;
     Some(value.to_integer().abs())
 }
@@ -80,7 +80,7 @@ pub(super) fn whole(expr: &Expr) -> Option<crate::number::Whole> {
 pub(super) fn is_mixed(expr: &Expr) -> bool {
     match &without_sign(expr).kind {
         ExprKind::Number(written) => match written.notation() {
-            Notation::Whole => true,
+            Notation::Integer => true,
             Notation::Mixed { numerator, denominator, .. } => {
                 numerator < denominator && numerator.gcd(denominator).is_one()
             }
@@ -98,7 +98,7 @@ pub(super) fn is_mixed(expr: &Expr) -> bool {
 pub(super) fn significant(written: &Written) -> Option<(u32, u32)> {
     let digits = |value: &Rational| u32::try_from(value.to_integer().to_string().len()).ok();
     match written.notation() {
-        Notation::Whole => {
+        Notation::Integer => {
             let text = written.value().to_integer().to_string();
             let least = text.trim_end_matches('0').len().max(1);
             Some((u32::try_from(least).ok()?, u32::try_from(text.len()).ok()?))
@@ -106,7 +106,7 @@ pub(super) fn significant(written: &Written) -> Option<(u32, u32)> {
         Notation::Decimal { places } => {
             let scaled = written.value()
                 * Rational::from_integer(num_traits::Pow::pow(
-                    crate::number::Whole::from(10),
+                    crate::number::Integer::from(10),
                     *places,
                 ));
             let figures = digits(&scaled)?;
@@ -123,7 +123,7 @@ pub(super) fn is_standard_form(expr: &Expr) -> bool {
         ExprKind::Number(written) => match written.notation() {
             Notation::Scientific { exponent, .. } => {
                 let ten = Rational::from_integer(num_traits::Pow::pow(
-                    crate::number::Whole::from(10),
+                    crate::number::Integer::from(10),
                     exponent.unsigned_abs(),
                 ));
                 let mantissa =
@@ -142,7 +142,7 @@ pub(super) fn is_standard_form(expr: &Expr) -> bool {
             };
             power
                 && matches!(&a.kind, ExprKind::Number(written)
-                    if matches!(written.notation(), Notation::Whole | Notation::Decimal { .. })
+                    if matches!(written.notation(), Notation::Integer | Notation::Decimal { .. })
                         && fits(written.value()))
         }
         _ => false,

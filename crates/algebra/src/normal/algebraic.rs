@@ -3,9 +3,9 @@
 
 use super::{Atom, Kernel, KernelKind, Poly, Quotient, Root, Univariate};
 use crate::ball::Enclosure;
+use crate::number::Integer;
 use crate::number::Rational;
-use crate::number::Whole;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, Zero};
 
 /// The number that is the `root` of the square-free `poly`, as a constant.
@@ -15,10 +15,10 @@ pub fn constant(poly: &Univariate, root: &Root) -> Quotient {
         Root::Exact(value) => return Quotient::constant(value.clone()),
         Root::Between(low, high) => (low.clone(), high.clone()),
     };
-    let scale = poly.coefficients().iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
-    let common = poly.coefficients().iter().fold(Whole::default(), |g, c| g.gcd(c.numer()));
+    let scale = poly.coefficients().iter().fold(Integer::one(), |m, c| m.lcm(c.denom()));
+    let common = poly.coefficients().iter().fold(Integer::default(), |g, c| g.gcd(c.numer()));
     let factor =
-        Rational::new(scale, if common == Whole::default() { Whole::one() } else { common });
+        Rational::new(scale, if common == Integer::default() { Integer::one() } else { common });
     let whole = poly.coefficients().iter().map(|c| Quotient::constant(c * &factor));
     let arguments = [low, high].map(Quotient::constant).into_iter().chain(whole).collect();
     Quotient::whole(Poly::atom(Atom::kernel(KernelKind::Algebraic, arguments)))
@@ -50,12 +50,12 @@ pub fn near(kernel: &Kernel) -> Option<String> {
 #[must_use]
 pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     let (root, poly) = parts(kernel)?;
-    let coefficients: Vec<Whole> = poly.coefficients().iter().map(|c| c.to_integer()).collect();
+    let coefficients: Vec<Integer> = poly.coefficients().iter().map(|c| c.to_integer()).collect();
     let (low, high) = root.bounds();
     let (low, high) = (low.clone(), high.clone());
     let rising = poly.sign_at(&high) > 0;
     // The scaled polynomial at n/2^at: positive where the root lies to the left, when it rises.
-    let is_left_of_root = |n: &Whole, at: u32| {
+    let is_left_of_root = |n: &Integer, at: u32| {
         let is_positive = quick_sign(&coefficients, n, at).or_else(|| {
             let value = scaled_value(&coefficients, n, at);
             (!value.is_zero()).then(|| value.is_positive())
@@ -66,9 +66,9 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     let mut at = FIRST;
     let (mut a, mut b) = (place(&low, at), place(&high, at) + 1);
     // Ends outside the isolating interval would see other roots: stay inside it.
-    while &b - &a > Whole::from(2) {
-        let middle: Whole = (&a + &b) >> 1;
-        let value = Rational::new(middle.clone(), Whole::one() << at);
+    while &b - &a > Integer::from(2) {
+        let middle: Integer = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), Integer::one() << at);
         let left = if value <= low {
             true
         } else if value >= high {
@@ -83,10 +83,10 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
     }
     while at < bits + 4 {
         let next = (2 * at - 8).min(bits + 8).max(at + 1);
-        let start: Whole = (&a + &b) << (next - at - 1);
+        let start: Integer = (&a + &b) << (next - at - 1);
         let step = newton(&coefficients, &start, next);
-        let inside = |n: &Whole| {
-            let value = Rational::new(n.clone(), Whole::one() << next);
+        let inside = |n: &Integer| {
+            let value = Rational::new(n.clone(), Integer::one() << next);
             low < value && value < high
         };
         let tight = step.map(|middle| (&middle - 8, middle + 8)).filter(|(a, b)| {
@@ -101,7 +101,7 @@ pub fn enclosure(kernel: &Kernel, bits: u32) -> Option<Enclosure> {
         };
         at = next;
     }
-    let value = |n: &Whole| Rational::new(n.clone(), Whole::one() << at);
+    let value = |n: &Integer| Rational::new(n.clone(), Integer::one() << at);
     Some(Enclosure::between(&value(&a).max(low), &value(&b).min(high), bits))
 }
 
@@ -112,17 +112,17 @@ const GUARD: u32 = 40;
 
 /// The slow way to more bits, where Newton's method went astray.
 fn halved(
-    a: &Whole,
-    b: &Whole,
+    a: &Integer,
+    b: &Integer,
     by: u32,
     (low, high): (&Rational, &Rational),
     at: u32,
-    is_left_of_root: &impl Fn(&Whole, u32) -> Option<bool>,
-) -> (Whole, Whole) {
+    is_left_of_root: &impl Fn(&Integer, u32) -> Option<bool>,
+) -> (Integer, Integer) {
     let (mut a, mut b) = (a << by, b << by);
-    while &b - &a > Whole::from(2) {
-        let middle: Whole = (&a + &b) >> 1;
-        let value = Rational::new(middle.clone(), Whole::one() << at);
+    while &b - &a > Integer::from(2) {
+        let middle: Integer = (&a + &b) >> 1;
+        let value = Rational::new(middle.clone(), Integer::one() << at);
         let left = value <= *low || (value < *high && is_left_of_root(&middle, at) != Some(false));
         if left { a = middle } else { b = middle }
     }
@@ -131,9 +131,9 @@ fn halved(
 
 /// Whether the polynomial is positive at `n/2^at`, by Horner's scheme in fixed point with a bound on what is cut
 /// off; `None` where that is too near to zero to tell.
-fn quick_sign(coefficients: &[Whole], n: &Whole, at: u32) -> Option<bool> {
+fn quick_sign(coefficients: &[Integer], n: &Integer, at: u32) -> Option<bool> {
     let size = n.abs();
-    let (mut value, mut error) = (Whole::zero(), Whole::zero());
+    let (mut value, mut error) = (Integer::zero(), Integer::zero());
     for coefficient in coefficients.iter().rev() {
         // Each cut is less than one unit, and what was cut before grows with the place.
         value = ((value * n) >> at) + (coefficient << (at + GUARD));
@@ -143,8 +143,8 @@ fn quick_sign(coefficients: &[Whole], n: &Whole, at: u32) -> Option<bool> {
 }
 
 /// `2^(at·degree)` times the polynomial at `n/2^at`: a whole number.
-fn scaled_value(coefficients: &[Whole], n: &Whole, at: u32) -> Whole {
-    let mut value = Whole::zero();
+fn scaled_value(coefficients: &[Integer], n: &Integer, at: u32) -> Integer {
+    let mut value = Integer::zero();
     let mut shift = 0u32;
     for coefficient in coefficients.iter().rev() {
         value = value * n + (coefficient << shift);
@@ -154,9 +154,9 @@ fn scaled_value(coefficients: &[Whole], n: &Whole, at: u32) -> Whole {
 }
 
 /// One step of Newton's method from `n/2^at`, with bits to spare for what is cut off; nothing is proved here.
-fn newton(coefficients: &[Whole], n: &Whole, at: u32) -> Option<Whole> {
+fn newton(coefficients: &[Integer], n: &Integer, at: u32) -> Option<Integer> {
     let fine = at + GUARD;
-    let (mut value, mut slope) = (Whole::zero(), Whole::zero());
+    let (mut value, mut slope) = (Integer::zero(), Integer::zero());
     for coefficient in coefficients.iter().rev() {
         slope = ((slope * n) >> at) + &value;
         value = ((value * n) >> at) + (coefficient << fine);

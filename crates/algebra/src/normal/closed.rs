@@ -8,9 +8,9 @@
 use super::{Atom, KernelKind, Poly, Quotient, constant};
 use crate::budget::Budget;
 use crate::expr::Constant;
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Rational, from_int};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive};
 
 /// Largest whole multiple of one logarithm or angle.
@@ -29,7 +29,7 @@ pub(super) fn is_zero(poly: &Poly, budget: &mut Budget) -> bool {
             _ => return false,
         }
     }
-    let scale = parts.iter().fold(Whole::one(), |m, (_, c)| m.lcm(c.denom()));
+    let scale = parts.iter().fold(Integer::one(), |m, (_, c)| m.lcm(c.denom()));
     // A multiple of the value has to stay well within one turn.
     if scale.bits() > 30 {
         return false;

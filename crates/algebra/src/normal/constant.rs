@@ -12,7 +12,7 @@ use crate::ball::Enclosure;
 use crate::budget::Budget;
 use crate::expr::Constant;
 use crate::number::Rational;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{Signed, ToPrimitive, Zero};
 use std::collections::BTreeSet;
 
@@ -91,7 +91,7 @@ fn enclose_kernel(kernel: &Kernel, bits: u32, budget: &mut Budget) -> Option<Enc
         KernelKind::Arctan => Some(argument(0)?.arctan()),
         KernelKind::Factorial | KernelKind::SignPower => None,
         KernelKind::Algebraic => super::algebraic::enclosure(kernel, bits),
-        KernelKind::Crossing => super::crossing::enclosure(kernel, bits, budget),
+        KernelKind::IsolatedRoot => super::isolated_root::enclosure(kernel, bits, budget),
     }
 }
 
@@ -196,7 +196,7 @@ fn cost(poly: &Poly, bits: u32) -> usize {
                     KernelKind::Algebraic => 40 * kernel.arguments.len(),
                     KernelKind::Absolute | KernelKind::Factorial => 1,
                     // Its function is looked at some dozens of times.
-                    KernelKind::Crossing => 20 * bits as usize,
+                    KernelKind::IsolatedRoot => 20 * bits as usize,
                     _ => bits as usize / 2,
                 }
     };
@@ -242,7 +242,7 @@ fn separation(poly: &Poly) -> Option<u64> {
     let mut kernels = BTreeSet::new();
     collect_kernels(poly, &mut kernels);
     let mut degree: u64 = 1;
-    let mut parts = crate::number::Whole::from(1);
+    let mut parts = crate::number::Integer::from(1);
     for kernel in kernels {
         if kernel.kind == KernelKind::Cos {
             let turns = super::circular::turns(kernel.arguments.first()?)?;
@@ -279,7 +279,7 @@ fn degree_of(kernel: &Kernel) -> Option<u64> {
 }
 
 /// The degree of the real field that holds all `2 cos(πa/b)`: φ(2b)/2.
-fn cyclotomic_degree(b: &crate::number::Whole) -> Option<u64> {
+fn cyclotomic_degree(b: &crate::number::Integer) -> Option<u64> {
     let twice = b.to_u64().filter(|&b| b < 10_000)? * 2;
     let totient = (1..=twice).filter(|k| k.gcd(&twice) == 1).count() as u64;
     Some((totient / 2).max(1))
@@ -295,7 +295,7 @@ struct Algebraic {
     below: u64,
 }
 
-fn log_of(n: &crate::number::Whole) -> u64 {
+fn log_of(n: &crate::number::Integer) -> u64 {
     // 2^(bits - 1) ≤ n < 2^bits; exact for powers of two, which are common.
     let bits = n.bits();
     if n.trailing_zeros() == Some(bits.saturating_sub(1)) {
@@ -307,7 +307,8 @@ fn log_of(n: &crate::number::Whole) -> u64 {
 
 impl Algebraic {
     fn of_poly(poly: &Poly) -> Option<Self> {
-        let scale = poly.terms().fold(crate::number::Whole::from(1), |m, (_, c)| m.lcm(c.denom()));
+        let scale =
+            poly.terms().fold(crate::number::Integer::from(1), |m, (_, c)| m.lcm(c.denom()));
         let mut parts: Vec<(u64, u64)> = Vec::new();
         let mut below_all: u64 = log_of(&scale);
         // Every denominator is brought to the product of the highest powers of the atoms' own.

@@ -3,9 +3,9 @@
 
 use super::{Atom, Poly, Univariate, divide};
 use crate::budget::{Budget, Spent};
+use crate::number::Integer;
 use crate::number::Rational;
-use crate::number::Whole;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 /// Longer polynomials are not looked at for being a cube or a fifth power.
@@ -94,22 +94,22 @@ pub fn primitive(poly: &Poly) -> Poly {
 /// The prime factors of a positive whole number, by trial division. What is left when the trials
 /// end is given as one factor, prime or not.
 #[must_use]
-pub fn primes(n: &Whole) -> Vec<(Whole, u32)> {
+pub fn primes(n: &Integer) -> Vec<(Integer, u32)> {
     let mut found = Vec::new();
     let mut rest = n.abs();
     let mut p = 2u32;
-    while p <= 2_000 && Whole::from(u64::from(p) * u64::from(p)) <= rest {
+    while p <= 2_000 && Integer::from(u64::from(p) * u64::from(p)) <= rest {
         let mut times = 0;
         while rest.is_multiple_of(&p.into()) {
             rest /= p;
             times += 1;
         }
         if times > 0 {
-            found.push((Whole::from(p), times));
+            found.push((Integer::from(p), times));
         }
         p += if p == 2 { 1 } else { 2 };
     }
-    if rest > Whole::one() {
+    if rest > Integer::one() {
         // A power of one number is told as such: 10007² would otherwise hide its root.
         let bits = u32::try_from(rest.bits()).unwrap_or(u32::MAX).min(64);
         let power = (2..=bits).rev().find_map(|k| {
@@ -123,7 +123,7 @@ pub fn primes(n: &Whole) -> Vec<(Whole, u32)> {
 
 /// A rational number as a product of primes with whole exponents, without its sign.
 #[must_use]
-pub fn prime_powers(value: &Rational) -> Vec<(Whole, i64)> {
+pub fn prime_powers(value: &Rational) -> Vec<(Integer, i64)> {
     let above = primes(value.numer()).into_iter().map(|(p, k)| (p, i64::from(k)));
     let below = primes(value.denom()).into_iter().map(|(p, k)| (p, -i64::from(k)));
     above.chain(below).filter(|(p, _)| !p.is_one() && p.to_i64() != Some(0)).collect()

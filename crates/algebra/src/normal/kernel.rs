@@ -63,7 +63,7 @@ pub enum KernelKind {
     Algebraic,
     /// A real number at which a function crosses zero: two bounds, then the function, in a letter of its own.
     /// It crosses zero nowhere else between the bounds.
-    Crossing,
+    IsolatedRoot,
 }
 
 impl Atom {
@@ -95,7 +95,7 @@ impl Atom {
                 found.insert(name.to_string());
             }
             Self::Constant(_) | Self::Unit(_) => {}
-            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => {}
+            Self::Kernel(kernel) if kernel.kind == KernelKind::IsolatedRoot => {}
             Self::Kernel(kernel) => {
                 for argument in &kernel.arguments {
                     argument.numerator().collect_symbols(found);
@@ -111,7 +111,7 @@ impl Atom {
         match self {
             Self::Symbol(name) => &**name == letter,
             Self::Constant(_) | Self::Unit(_) => false,
-            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => false,
+            Self::Kernel(kernel) if kernel.kind == KernelKind::IsolatedRoot => false,
             Self::Kernel(kernel) => kernel.arguments.iter().any(|a| a.mentions(letter)),
         }
     }
@@ -122,7 +122,7 @@ impl Atom {
         match self {
             Self::Symbol(_) => false,
             Self::Constant(_) | Self::Unit(_) => true,
-            Self::Kernel(kernel) if kernel.kind == KernelKind::Crossing => true,
+            Self::Kernel(kernel) if kernel.kind == KernelKind::IsolatedRoot => true,
             Self::Kernel(kernel) => kernel.arguments.iter().all(Quotient::is_constant),
         }
     }
@@ -199,7 +199,7 @@ impl Kernel {
     pub fn near(&self) -> Option<String> {
         match self.kind {
             KernelKind::Algebraic => super::algebraic::near(self),
-            KernelKind::Crossing => super::crossing::near(self),
+            KernelKind::IsolatedRoot => super::isolated_root::near(self),
             _ => None,
         }
     }
@@ -207,7 +207,7 @@ impl Kernel {
     /// Whether it is a number that is written as a decimal near it.
     #[must_use]
     pub fn is_written_near(&self) -> bool {
-        matches!(self.kind, KernelKind::Algebraic | KernelKind::Crossing)
+        matches!(self.kind, KernelKind::Algebraic | KernelKind::IsolatedRoot)
             || self.arguments.iter().any(Quotient::is_written_near)
     }
 
@@ -259,7 +259,7 @@ impl Kernel {
             KernelKind::Arcsin => call(Function::Arcsin),
             KernelKind::Arctan => call(Function::Arctan),
             KernelKind::Factorial => ExprKind::Factorial(first()).into(),
-            KernelKind::Algebraic | KernelKind::Crossing => {
+            KernelKind::Algebraic | KernelKind::IsolatedRoot => {
                 self.near().map_or_else(|| Expr::int(0), |text| Expr::decimal(&text))
             }
         }

@@ -3,7 +3,7 @@
 use super::{Atom, KernelKind, Poly};
 use crate::expr::{Expr, ExprKind, Function};
 use crate::number::{Rational, from_int};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Pow, Signed, ToPrimitive};
 
 /// Largest number that is put together, in bits.
@@ -30,8 +30,8 @@ pub(super) fn together(poly: &Poly) -> Option<Expr> {
     if logs.len() < 2 {
         return None;
     }
-    let below = logs.iter().fold(crate::number::Whole::one(), |m, (_, c)| m.lcm(c.denom()));
-    let above = logs.iter().fold(crate::number::Whole::default(), |g, (_, c)| {
+    let below = logs.iter().fold(crate::number::Integer::one(), |m, (_, c)| m.lcm(c.denom()));
+    let above = logs.iter().fold(crate::number::Integer::default(), |g, (_, c)| {
         g.gcd(&(c.numer() * (&below / c.denom())))
     });
     let factor = Rational::new(above, below);

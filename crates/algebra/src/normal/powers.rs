@@ -6,9 +6,9 @@
 use super::build::{Built, Normaliser, NotNormal, euler, kernel};
 use super::{Atom, KernelKind, Monomial, Poly, Quotient, constant, factor};
 use crate::expr::Constant;
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Rational, from_int};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 impl Normaliser<'_> {
@@ -100,15 +100,15 @@ impl Normaliser<'_> {
             None => (1, exponent.clone()),
         };
         let inside = match times {
-            1 if factor.numer().abs() != Whole::one() => inside,
+            1 if factor.numer().abs() != Integer::one() => inside,
             _ => {
-                let part = Rational::new(Whole::one(), factor.denom().clone());
+                let part = Rational::new(Integer::one(), factor.denom().clone());
                 inside.times(&Quotient::constant(part), self.budget)?
             }
         };
         let one = kernel(KernelKind::Power, vec![base, inside]);
         let raised = one.power(times, self.budget)?;
-        let flips = factor.is_negative() && !(times == 1 && factor.numer().abs() != Whole::one());
+        let flips = factor.is_negative() && !(times == 1 && factor.numer().abs() != Integer::one());
         if flips { raised.reciprocal().ok_or(NotNormal::Undefined) } else { Ok(raised) }
     }
 

@@ -3,9 +3,9 @@
 
 use super::build::{Built, Normaliser, NotNormal, kernel};
 use super::{Atom, KernelKind, Monomial, Poly, Quotient, factor};
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Rational, exact_root, from_int, square_part};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, Zero};
 
 impl Normaliser<'_> {
@@ -62,8 +62,8 @@ impl Normaliser<'_> {
         if power.bits() > crate::budget::BITS {
             return Err(NotNormal::Spent);
         }
-        let whole: Whole = value.numer() * power;
-        let (mut outside, mut left) = (Whole::one(), Vec::new());
+        let whole: Integer = value.numer() * power;
+        let (mut outside, mut left) = (Integer::one(), Vec::new());
         for (prime, times) in factor::primes(&whole) {
             outside *= num_traits::Pow::pow(&prime, times / index);
             if times % index > 0 {
@@ -71,7 +71,7 @@ impl Normaliser<'_> {
             }
         }
         let common = left.iter().fold(index, |g, (_, times)| g.gcd(times));
-        let inside = left.iter().fold(Whole::one(), |product, (prime, times)| {
+        let inside = left.iter().fold(Integer::one(), |product, (prime, times)| {
             product * num_traits::Pow::pow(prime, times / common)
         });
         let inside = Rational::from_integer(inside);
@@ -89,7 +89,7 @@ impl Normaliser<'_> {
         let below = value.denom();
         let Some((outside, primes)) = square_part(&(value.numer() * below)) else {
             let inside = Quotient::constant(Rational::from_integer(value.numer() * below));
-            let factor = Quotient::constant(Rational::new(Whole::one(), below.clone()));
+            let factor = Quotient::constant(Rational::new(Integer::one(), below.clone()));
             return Ok(kernel(KernelKind::Root(2), vec![inside]).times(&factor, self.budget)?);
         };
         let mut roots = Monomial::default();

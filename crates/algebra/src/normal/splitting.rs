@@ -11,8 +11,8 @@ use super::divide::{exact_quotient, gcd, square_root};
 use super::factor::{primitive, split};
 use super::{Atom, Monomial, Poly, Univariate};
 use crate::budget::{Budget, Spent};
-use crate::number::{Rational, Whole, from_int};
-use num_integer::Integer;
+use crate::number::{Integer, Rational, from_int};
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 /// Most quadratic candidates that are tried.
@@ -246,7 +246,7 @@ fn quadratics(poly: &Univariate, budget: &mut Budget) -> Result<Vec<Univariate>,
 }
 
 fn quadratic_factor(poly: &Univariate, budget: &mut Budget) -> Result<Option<Univariate>, Spent> {
-    let scale = poly.coefficients().iter().fold(Whole::one(), |all, c| all.lcm(c.denom()));
+    let scale = poly.coefficients().iter().fold(Integer::one(), |all, c| all.lcm(c.denom()));
     let value =
         |x: i64| (poly.at(&from_int(x)) * Rational::from_integer(scale.clone())).to_integer();
     let divisors = |x: i64| -> Option<Vec<i64>> {

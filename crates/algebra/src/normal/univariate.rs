@@ -7,9 +7,9 @@
 use super::{Atom, Poly};
 use crate::budget::{self, Budget, Spent};
 use crate::expr::Expr;
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::{Rational, from_int, product_of};
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 /// A polynomial in one unknown; coefficients lowest power first, the last one not zero.
@@ -105,9 +105,9 @@ impl Univariate {
     #[must_use]
     pub fn sign_at(&self, x: &Rational) -> i8 {
         // Over one denominator: whole numbers need no common factors taken out on the way.
-        let scale = self.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
-        let mut power = Whole::one();
-        let mut sum = Whole::zero();
+        let scale = self.coefficients.iter().fold(Integer::one(), |m, c| m.lcm(c.denom()));
+        let mut power = Integer::one();
+        let mut sum = Integer::zero();
         for coefficient in self.coefficients.iter().rev() {
             let whole = coefficient.numer() * (&scale / coefficient.denom());
             sum = sum * x.numer() + whole * &power;
@@ -133,9 +133,9 @@ impl Univariate {
 
     /// With whole coefficients that have no common factor, and the same signs everywhere.
     fn whole(&self) -> Self {
-        let below = self.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
+        let below = self.coefficients.iter().fold(Integer::one(), |m, c| m.lcm(c.denom()));
         let whole = |c: &Rational| c.numer() * (&below / c.denom());
-        let common = self.coefficients.iter().fold(Whole::zero(), |g, c| g.gcd(&whole(c)));
+        let common = self.coefficients.iter().fold(Integer::zero(), |g, c| g.gcd(&whole(c)));
         if common.is_zero() {
             return self.clone();
         }
@@ -296,7 +296,7 @@ impl Univariate {
         if rest.degree() == 1 {
             found.push(-&rest.coefficients[0] / &rest.coefficients[1]);
         } else if rest.degree() > 1 {
-            let scale = rest.coefficients.iter().fold(Whole::one(), |m, c| m.lcm(c.denom()));
+            let scale = rest.coefficients.iter().fold(Integer::one(), |m, c| m.lcm(c.denom()));
             let whole = |c: &Rational| (c * Rational::from_integer(scale.clone())).to_integer();
             let tops = divisors(&whole(&rest.coefficients[0]))?;
             let bottoms = divisors(&whole(rest.coefficients.last()?))?;
@@ -444,15 +444,15 @@ fn isolate(
 }
 
 /// The positive divisors; `None` when the number is too large to factor by trial.
-fn divisors(n: &Whole) -> Option<Vec<Whole>> {
+fn divisors(n: &Integer) -> Option<Vec<Integer>> {
     let n = n.abs().to_u64().filter(|&n| n > 0 && n < 10_000_000_000)?;
     let mut found = Vec::new();
     let mut d = 1u64;
     while d * d <= n {
         if n % d == 0 {
-            found.push(Whole::from(d));
+            found.push(Integer::from(d));
             if d * d != n {
-                found.push(Whole::from(n / d));
+                found.push(Integer::from(n / d));
             }
         }
         d += 1;

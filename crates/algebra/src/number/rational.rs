@@ -1,18 +1,18 @@
 //! Exact rational numbers, and what schools ask of them: roots that come out, decimals, rounding.
 
-use super::Whole;
+use super::Integer;
 use crate::budget;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use num_rational::Ratio;
 use num_traits::{One, Pow, Signed, ToPrimitive, Zero};
 
 /// A fraction in lowest terms with a positive denominator.
-pub type Rational = Ratio<Whole>;
+pub type Rational = Ratio<Integer>;
 
 /// The whole number `n`.
 #[must_use]
 pub fn from_int(n: i64) -> Rational {
-    Rational::from_integer(Whole::from(n))
+    Rational::from_integer(Integer::from(n))
 }
 
 /// The product; that of whole numbers, which most are, without looking for common factors.
@@ -47,7 +47,7 @@ pub fn exact_root(value: &Rational, index: u32) -> Option<Rational> {
     if index == 0 || (value.is_negative() && index.is_multiple_of(2)) {
         return None;
     }
-    let root = |n: &Whole| {
+    let root = |n: &Integer| {
         let r = n.abs().nth_root(index);
         (Pow::pow(&r, index) == n.abs()).then_some(r)
     };
@@ -59,21 +59,21 @@ pub fn exact_root(value: &Rational, index: u32) -> Option<Rational> {
 /// Splits a positive whole number into `outside² · ∏ primes`, the primes distinct, by trial division.
 /// `None` when a factor stays that is too large to be sure of.
 #[must_use]
-pub fn square_part(n: &Whole) -> Option<(Whole, Vec<u64>)> {
+pub fn square_part(n: &Integer) -> Option<(Integer, Vec<u64>)> {
     let mut rest = n.clone();
-    let (mut outside, mut primes) = (Whole::one(), Vec::new());
+    let (mut outside, mut primes) = (Integer::one(), Vec::new());
     let mut p = 2u64;
-    while p <= 10_000 && Whole::from(p * p) <= rest {
+    while p <= 10_000 && Integer::from(p * p) <= rest {
         let mut times = 0u32;
         loop {
-            let (quotient, remainder) = rest.div_rem(&Whole::from(p));
+            let (quotient, remainder) = rest.div_rem(&Integer::from(p));
             if !remainder.is_zero() {
                 break;
             }
             rest = quotient;
             times += 1;
         }
-        outside *= Whole::from(p).pow(times / 2);
+        outside *= Integer::from(p).pow(times / 2);
         if times % 2 == 1 {
             primes.push(p);
         }
@@ -99,7 +99,7 @@ pub fn decimal_places(value: &Rational) -> Option<u32> {
     let mut rest = value.denom().clone();
     let mut count = [0u32; 2];
     for (slot, p) in count.iter_mut().zip([2, 5]) {
-        let p = Whole::from(p);
+        let p = Integer::from(p);
         while (&rest % &p).is_zero() {
             rest /= &p;
             *slot += 1;
@@ -111,14 +111,14 @@ pub fn decimal_places(value: &Rational) -> Option<u32> {
 /// Rounds to `places` decimal places; ties go away from zero.
 #[must_use]
 pub fn round_to_places(value: &Rational, places: u32) -> Rational {
-    let scale = Rational::from_integer(Whole::from(10).pow(places));
+    let scale = Rational::from_integer(Integer::from(10).pow(places));
     (value * &scale).round() / scale
 }
 
 /// The decimal of `value` with exactly `places` places, rounded when it has more.
 #[must_use]
 pub fn to_decimal_text(value: &Rational, places: u32) -> String {
-    let scaled = (value * Rational::from_integer(Whole::from(10).pow(places))).round();
+    let scaled = (value * Rational::from_integer(Integer::from(10).pow(places))).round();
     let digits = scaled.numer().abs().to_string();
     let sign = if scaled.is_negative() { "-" } else { "" };
     if places == 0 {

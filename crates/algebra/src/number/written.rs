@@ -1,19 +1,19 @@
 //! A number as written: its exact value, and the notation it was given in.
 
-use super::{Rational, Whole};
+use super::{Integer, Rational};
 use num_traits::{Num, Pow, Zero};
 
 /// How a number was written.
 #[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Hash)]
 pub enum Notation {
     /// `36`
-    Whole,
+    Integer,
     /// `2.50`, with that many decimal places.
     Decimal { places: u32 },
     /// `0.1(6)`: `places` digits after the point, then a period of `period` digits for ever.
     Repeating { places: u32, period: u32 },
     /// `3 1/2`: the whole part and the fraction as written, which need not be in lowest terms.
-    Mixed { whole: Whole, numerator: Whole, denominator: Whole },
+    Mixed { whole: Integer, numerator: Integer, denominator: Integer },
     /// `1011_2`: a whole number in that base.
     Based { base: u32 },
     /// `3.2e5`: `places` digits after the point of the mantissa, and the power of ten.
@@ -30,8 +30,8 @@ pub struct Written {
 impl Written {
     /// A whole number.
     #[must_use]
-    pub fn whole(n: impl Into<Whole>) -> Self {
-        Self { value: Rational::from_integer(n.into()), notation: Notation::Whole }
+    pub fn whole(n: impl Into<Integer>) -> Self {
+        Self { value: Rational::from_integer(n.into()), notation: Notation::Integer }
     }
 
     /// Reads digits with at most one point, such as `12`, `.5`, `2.50`. `None` if it is not that.
@@ -41,10 +41,10 @@ impl Written {
         if whole.len() + part.len() == 0 {
             return None;
         }
-        let digits: Whole = format!("0{whole}{part}").parse().ok()?;
+        let digits: Integer = format!("0{whole}{part}").parse().ok()?;
         let places = u32::try_from(part.len()).ok()?;
-        let value = Rational::new(digits, Whole::from(10).pow(places));
-        let notation = if places > 0 { Notation::Decimal { places } } else { Notation::Whole };
+        let value = Rational::new(digits, Integer::from(10).pow(places));
+        let notation = if places > 0 { Notation::Decimal { places } } else { Notation::Integer };
         Some(Self { value, notation })
     }
 
@@ -54,15 +54,15 @@ impl Written {
         let start = Self::decimal(fixed)?;
         let places = u32::try_from(fixed.split_once('.')?.1.len()).ok()?;
         let length = u32::try_from(period.len()).ok()?;
-        let nines = Whole::from(10).pow(length) - 1;
-        let tail = Rational::new(period.parse().ok()?, nines * Whole::from(10).pow(places));
+        let nines = Integer::from(10).pow(length) - 1;
+        let tail = Rational::new(period.parse().ok()?, nines * Integer::from(10).pow(places));
         let notation = Notation::Repeating { places, period: length };
         Some(Self { value: start.value + tail, notation })
     }
 
     /// `whole numerator/denominator`. `None` when the denominator is zero.
     #[must_use]
-    pub fn mixed(whole: Whole, numerator: Whole, denominator: Whole) -> Option<Self> {
+    pub fn mixed(whole: Integer, numerator: Integer, denominator: Integer) -> Option<Self> {
         if denominator.is_zero() {
             return None;
         }
@@ -79,7 +79,7 @@ impl Written {
         if size > 400 {
             return None;
         }
-        let power = Rational::from_integer(Whole::from(10).pow(size));
+        let power = Rational::from_integer(Integer::from(10).pow(size));
         let value = if exponent < 0 { start.value / power } else { start.value * power };
         let places = match start.notation {
             Notation::Decimal { places } => places,
@@ -96,7 +96,7 @@ impl Written {
         if !(2..=16).contains(&base) || digits.is_empty() || !upper {
             return None;
         }
-        let value = Whole::from_str_radix(digits, base).ok()?;
+        let value = Integer::from_str_radix(digits, base).ok()?;
         Some(Self { value: Rational::from_integer(value), notation: Notation::Based { base } })
     }
 
@@ -116,11 +116,11 @@ impl Written {
     #[must_use]
     pub fn text(&self) -> String {
         match &self.notation {
-            Notation::Whole => self.value.numer().to_string(),
+            Notation::Integer => self.value.numer().to_string(),
             Notation::Decimal { places } => super::to_decimal_text(&self.value, *places),
             Notation::Repeating { places, period } => {
                 let all = places + period;
-                let scale = Rational::from_integer(Whole::from(10).pow(all));
+                let scale = Rational::from_integer(Integer::from(10).pow(all));
                 let cut = (&self.value * &scale).floor() / scale;
                 let digits = super::to_decimal_text(&cut, all);
                 let at = digits.len() - *period as usize;
@@ -133,7 +133,7 @@ impl Written {
                 format!("{whole} {numerator}/{denominator}")
             }
             Notation::Scientific { places, exponent } => {
-                let power = Rational::from_integer(Whole::from(10).pow(exponent.unsigned_abs()));
+                let power = Rational::from_integer(Integer::from(10).pow(exponent.unsigned_abs()));
                 let mantissa =
                     if *exponent < 0 { &self.value * power } else { &self.value / power };
                 format!("{}e{exponent}", super::to_decimal_text(&mantissa, *places))

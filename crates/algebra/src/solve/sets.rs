@@ -1,7 +1,19 @@
 //! The solutions of lines in one unknown, and where two lines differ, by the method that fits.
+//!
+//! `sign_chart` decides quotients of polynomials, and `real_line`, with `zeros`, lines where functions take part; `real`
+//! orders exact numbers, a `solution` is one that makes a line true, and an `interval` holds many. `points` finds the
+//! solutions of systems, with `combined` equations.
 
-use super::cells::{self, Differences, Solutions};
-use super::line_up;
+pub(crate) mod combined;
+pub(crate) mod interval;
+pub(crate) mod points;
+pub(crate) mod real;
+pub(crate) mod real_line;
+pub(crate) mod sign_chart;
+pub(crate) mod solution;
+pub(crate) mod zeros;
+
+use self::sign_chart::{Differences, Solutions};
 use crate::assume::Assumptions;
 use crate::line::Line;
 use crate::normal::NotNormal;
@@ -24,8 +36,8 @@ pub fn solutions_given(
     assumed: &Assumptions,
 ) -> Result<Solutions, NotNormal> {
     let line = assumed.with(line.clone(), letter);
-    let found = match cells::solutions(&line, letter) {
-        Err(NotNormal::NotCovered) => line_up::solutions(&line, letter, &assumed.lines),
+    let found = match sign_chart::solutions(&line, letter) {
+        Err(NotNormal::NotCovered) => real_line::solutions(&line, letter, &assumed.lines),
         other => other,
     }?;
     if !assumed.whole.contains(letter) {
@@ -51,8 +63,8 @@ pub(crate) fn differences(
     assumed: &Assumptions,
 ) -> Result<Option<Differences>, NotNormal> {
     let (from, to) = (assumed.with(from.clone(), letter), assumed.with(to.clone(), letter));
-    let found = match cells::differences(&from, &to, letter) {
-        Err(NotNormal::NotCovered) => line_up::differences(&from, &to, letter, &assumed.lines),
+    let found = match sign_chart::differences(&from, &to, letter) {
+        Err(NotNormal::NotCovered) => real_line::differences(&from, &to, letter, &assumed.lines),
         other => other,
     }?;
     if !assumed.whole.contains(letter) {

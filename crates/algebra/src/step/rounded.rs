@@ -1,13 +1,15 @@
 //! Solutions that are told rounded, `x ≈ 10.4`: each solution is told, and each that is told is one.
 
-use super::{Reason, Setting, StepVerdict, different};
+use super::different;
 use crate::budget::Budget;
 use crate::equal::value_at;
 use crate::expr::Expr;
 use crate::line::{Line, Relation};
 use crate::normal::{Quotient, Values};
 use crate::round::{Fit, fits};
-use crate::solve::{Solutions, real, sets};
+use crate::solve::sets::real;
+use crate::solve::{Solutions, sets};
+use crate::verdict::{Reason, Setting, StepVerdict};
 use std::cmp::Ordering;
 
 /// A line with `≈` after one with exact solutions: each is rounded as it is written.

@@ -2,6 +2,7 @@
 
 use super::*;
 use crate::equal::equal;
+use crate::solve::Solution;
 use crate::write::text;
 use proptest::prelude::*;
 

@@ -189,7 +189,7 @@ fn write(out: &mut String, expr: &Expr) {
 fn is_plain(expr: &Expr) -> bool {
     match &expr.kind {
         ExprKind::Number(written) => {
-            matches!(written.notation(), Notation::Whole | Notation::Decimal { .. })
+            matches!(written.notation(), Notation::Integer | Notation::Decimal { .. })
         }
         ExprKind::Symbol(_) => true,
         _ => false,

@@ -29,7 +29,7 @@ impl Skill for Mixed {
                 "improper fraction": "a fraction of one whole or more",
                 "remainder": "what a division leaves",
             ],
-            methods: methods!["divide-with-remainder": "Divide with remainder", "circles": "Whole circles and pieces"],
+            methods: methods!["divide-with-remainder": "Divide with remainder", "circles": "Integer circles and pieces"],
         }
     }
 

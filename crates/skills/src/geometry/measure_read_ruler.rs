@@ -106,7 +106,7 @@ fn read_off(prompt: String, (start, end): (i64, i64)) -> Posed {
     posed
 }
 
-/// Whole centimetres first, then halves.
+/// Integer centimetres first, then halves.
 fn from_zero(index: usize, draw: &mut Draw) -> Posed {
     let thing = *draw.one_of(THINGS);
     let end =

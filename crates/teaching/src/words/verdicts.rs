@@ -3,11 +3,11 @@
 use super::math;
 use crate::verdict::{LineVerdict, VerdictWord};
 use algebra::budget::Budget;
-use algebra::equal::Shown;
 use algebra::normal::{Normaliser, Values};
 use algebra::round::agreeing_places;
 use algebra::solve::{Solution, Writing};
-use algebra::step::{Difference, Reason};
+use algebra::verdict::Shown;
+use algebra::verdict::{Difference, Reason};
 use algebra::{Condition, Expr, ExprKind, StepVerdict};
 
 /// A condition, as mathematics in a sentence.

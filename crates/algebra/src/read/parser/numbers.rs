@@ -5,7 +5,7 @@ use super::super::error::{ReadError, ReadErrorKind};
 use super::super::token::{Token, TokenKind as T};
 use super::{POWER, Parsed, Parser, begins_value};
 use crate::expr::{Expr, ExprKind, Span};
-use crate::number::Whole;
+use crate::number::Integer;
 use crate::number::Written;
 use crate::unit::Unit;
 
@@ -22,7 +22,7 @@ impl<'a> Parser<'a> {
         let found = if let Some((n, d, used, end)) = self.fraction_part().filter(|_| is_whole) {
             span = span.join(end);
             self.at += used;
-            let whole: Option<Whole> = digits.parse().ok();
+            let whole: Option<Integer> = digits.parse().ok();
             whole.and_then(|whole| Written::mixed(whole, n, d))
         } else if let Some((exponent, used, end)) = self.power_of_ten() {
             span = span.join(end);
@@ -103,7 +103,7 @@ impl<'a> Parser<'a> {
         }
     }
 
-    pub(super) fn whole_at(&self, ahead: usize) -> Option<(&'a Token, Whole)> {
+    pub(super) fn whole_at(&self, ahead: usize) -> Option<(&'a Token, Integer)> {
         let token = self.peek_at(ahead)?;
         match &token.kind {
             T::Number(digits) => Some((token, digits.parse().ok()?)),
@@ -112,7 +112,7 @@ impl<'a> Parser<'a> {
     }
 
     /// `1/2` after a space, `½`, or `\frac{1}{2}`: the numerator, the denominator, tokens, the end.
-    pub(super) fn fraction_part(&self) -> Option<(Whole, Whole, usize, Span)> {
+    pub(super) fn fraction_part(&self) -> Option<(Integer, Integer, usize, Span)> {
         let first = self.peek_at(0)?;
         match &first.kind {
             T::VulgarFraction(n, d) => Some(((*n).into(), (*d).into(), 1, first.span)),
@@ -124,7 +124,7 @@ impl<'a> Parser<'a> {
                 Some((n, d, 3, end.span))
             }
             T::Command("frac" | "dfrac" | "tfrac") => {
-                let braced = |at: usize| -> Option<(Whole, usize)> {
+                let braced = |at: usize| -> Option<(Integer, usize)> {
                     if let Some((_, n)) = self.whole_at(at) {
                         return Some((n, 1));
                     }

@@ -1,8 +1,8 @@
-//! Whole numbers: binary, prime factors, common factors and multiples, lowest terms.
+//! Integer numbers: binary, prime factors, common factors and multiples, lowest terms.
 
 use crate::kit::{prime_factors, times};
 use crate::typed::words::Told;
-use num_integer::Integer;
+use num_integer::Integer as _;
 use teaching::typeset::Lines;
 
 pub(super) fn in_binary(n: &[Told]) -> Option<Lines> {
