@@ -58,6 +58,26 @@ pub enum Form {
 }
 
 impl Form {
+    /// The forms whose name says nothing more.
+    pub const PLAIN: [Self; 16] = [
+        Self::Any,
+        Self::Exact,
+        Self::LowestTerms,
+        Self::MixedNumber,
+        Self::ImproperFraction,
+        Self::StandardForm,
+        Self::Percent,
+        Self::SimplifiedRadical,
+        Self::Rationalised,
+        Self::Expanded,
+        Self::Factorised,
+        Self::SinglePower,
+        Self::AllSolutions,
+        Self::Unit(None),
+        Self::Sentence,
+        Self::Choice,
+    ];
+
     /// Reads a form's name, such as `lowest_terms` or `decimal:2`. `None` for names that are not known.
     #[must_use]
     pub fn named(name: &str) -> Option<Self> {

@@ -43,6 +43,7 @@ pub use number::{Rational, Written};
 pub use read::{Mend, Note, ReadError, ReadErrorKind, Reading, read_expr, read_latex, read_line};
 pub use read::{Options, read_line_with};
 pub use role::Role;
+pub use rule::Rule;
 pub use step::{compare, compare_given, judge_alone, judge_alone_given};
 pub use unit::Unit;
 pub use verdict::{Condition, Counterexample, Setting, StepVerdict, Verdict};

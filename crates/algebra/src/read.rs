@@ -58,7 +58,7 @@ pub struct Reading {
 /// # Ok::<(), algebra::ReadError>(())
 /// ```
 pub fn read_line(text: &str) -> Result<Reading, ReadError> {
-    read(text, false, false)
+    read_line_with(text, Options::default())
 }
 
 /// How a line is to be read.
@@ -68,6 +68,31 @@ pub struct Options {
     pub latex: bool,
     /// Words behind numbers are units, and `$` is money.
     pub quantities: bool,
+    /// Upright words behind numbers are units, and letters are none: `5\,\text{m}` is a length, `5m` five times m.
+    /// So LaTeX is written by us.
+    pub upright_units: bool,
+}
+
+impl Options {
+    /// For LaTeX as [`crate::write::latex_line`] writes it.
+    pub const WRITTEN_LATEX: Self = Self { latex: true, quantities: false, upright_units: true };
+
+    /// Which words behind numbers are units.
+    const fn units(self) -> Units {
+        match (self.quantities, self.upright_units) {
+            (true, _) => Units::Words,
+            (false, true) => Units::UprightWords,
+            (false, false) => Units::None,
+        }
+    }
+}
+
+/// Which words behind numbers are units.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Units {
+    None,
+    UprightWords,
+    Words,
 }
 
 /// Reads one line as [`read_line`] does, in another way.
@@ -75,7 +100,11 @@ pub struct Options {
 /// # Errors
 /// As [`read_line`].
 pub fn read_line_with(text: &str, options: Options) -> Result<Reading, ReadError> {
-    read(text, options.latex, options.quantities)
+    if text.len() > budget::LINE_BYTES {
+        return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
+    }
+    let tokens = token::tokens(text, options.latex, options.quantities)?;
+    lines::read(text, &tokens, options.units())
 }
 
 /// Reads one line of LaTeX as an equation editor writes it, where `x^23` is x squared times three.
@@ -83,15 +112,7 @@ pub fn read_line_with(text: &str, options: Options) -> Result<Reading, ReadError
 /// # Errors
 /// As [`read_line`].
 pub fn read_latex(text: &str) -> Result<Reading, ReadError> {
-    read(text, true, false)
-}
-
-fn read(text: &str, latex: bool, quantities: bool) -> Result<Reading, ReadError> {
-    if text.len() > budget::LINE_BYTES {
-        return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
-    }
-    let tokens = token::tokens(text, latex, quantities)?;
-    lines::read(text, &tokens, quantities)
+    read_line_with(text, Options { latex: true, ..Options::default() })
 }
 
 /// Reads a line that must be one expression.

@@ -24,7 +24,7 @@ pub use worked::inverse_operations::undone;
 pub use worked::laws::{by_laws, by_laws_of_numbers, double_angles, shortest_ratio};
 pub use worked::linear::{linear_coefficients, solve_linear, solve_undoing};
 pub use worked::nonlinear_systems::eliminate_terms;
-pub use worked::one_unknown::{OneUnknown, one_unknown, solution_line};
+pub use worked::one_unknown::{OneUnknown, Way, one_unknown, solution_line};
 pub use worked::proportion::{Place, Proportion, ProportionMethod, solve_proportion};
 pub use worked::rationalise::rationalised;
 pub use worked::three_equations::eliminate_three;

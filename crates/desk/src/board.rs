@@ -2,9 +2,11 @@
 
 use super::{DeskLine, Judgement, judge};
 use algebra::Line;
+use algebra::form::Form;
 use algebra::write::{latex_line, text_line};
 use skills::ladder::{Answer, Rung};
 use skills::typed::rung::rung;
+use teaching::ids;
 use teaching::skill::Stage;
 
 /// Judges the lines of a board. Its first line is what is worked on; where that is nothing we can work ourselves, the
@@ -35,9 +37,9 @@ fn plain(line: &Line) -> Rung {
         figure: None,
         answer: Answer {
             text: text.clone(),
-            latex: latex_line(line),
+            latex: Some(latex_line(line)),
             value: text.clone(),
-            form: "any".into(),
+            form: Form::Any,
             unit: None,
         },
         choices: Vec::new(),
@@ -45,7 +47,7 @@ fn plain(line: &Line) -> Rung {
         unknown,
         given: Vec::new(),
         story: false,
-        method: String::new(),
+        method: ids::method::USUAL,
         working: Vec::new(),
     }
 }

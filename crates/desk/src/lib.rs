@@ -11,13 +11,15 @@ pub use keypad::{Keypad, KeypadSize};
 pub use teaching::reading::DeskLine;
 
 use self::task::{Progress, Task};
-use algebra::form::Form;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Options, Role, read_line, read_line_with};
+use algebra::{Expr, ExprKind, Line, Options, Role, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
+use teaching::WorkingLine;
+use teaching::ids::SlipId;
 use teaching::problem::setting;
 use teaching::reading::characters;
+use teaching::stored;
 use teaching::verdict::{LineVerdict, VerdictWord};
 use teaching::words;
 use utoipa::ToSchema;
@@ -39,15 +41,21 @@ pub struct JudgedLine {
     pub note: String,
     /// What we say of it.
     pub verdict: LineVerdict,
-    /// What the line is for, as `follows` or `may_add`; empty when that is not known.
-    #[serde(default)]
-    pub role: String,
+    /// What the line is for; absent when that is not known.
+    #[serde(default, with = "stored::role_if_known", skip_serializing_if = "Option::is_none")]
+    #[schema(value_type = Option<stored::RoleName>)]
+    pub role: Option<Role>,
     /// Where it could not be read.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub error: Option<Unreadable>,
-    /// The slip that was recognised, by its id.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub slip: Option<String>,
+    /// The slip that was recognised.
+    #[serde(
+        default,
+        skip_serializing_if = "Option::is_none",
+        deserialize_with = "skills::ids::slip_if_any"
+    )]
+    #[schema(value_type = Option<skills::ids::SlipName>)]
+    pub slip: Option<SlipId>,
     /// What helps to mend it, from a nudge to the next step; empty where nothing is to mend.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub hints: Vec<String>,
@@ -103,20 +111,22 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let options = Options { quantities, ..Options::default() };
     let problem =
         read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
+    let in_degrees = has_degrees(&problem);
+    let asks_degrees = rung.answer.read().is_some_and(|answer| has_degrees(&answer));
     let task = Task {
         setting: setting(&problem, &rung.unknown, &rung.given),
-        form: Form::named(&rung.answer.form).unwrap_or(Form::Any),
+        form: rung.answer.form.clone(),
         key: rung.answer.text.clone(),
         problem,
         unknown: rung.unknown.clone(),
         // In a story without a letter there is nothing to set up: its lines are compared with the value.
         story: rung.story && !rung.unknown.is_empty(),
         quantities,
-        in_degrees: rung.line.contains('°') || rung.answer.latex.contains("\\degree"),
-        asks_degrees: rung.answer.latex.contains("\\degree"),
+        in_degrees: in_degrees || asks_degrees,
+        asks_degrees,
     };
     // In a story the student sets up the equation: there is no line above the first one.
-    let is_words = rung.answer.latex.is_empty();
+    let is_words = rung.answer.is_words();
     let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
     let mut judged = Vec::new();
     let mut answered = false;
@@ -149,11 +159,25 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     Judgement { finished: answered && sound, answered, lines: judged, next }
 }
 
+/// Whether an angle in degrees stands in a line.
+fn has_degrees(line: &Line) -> bool {
+    any(line, |part| matches!(part.kind, ExprKind::Degree(_)))
+}
+
+/// Whether a unit stands in a line.
+fn has_units(line: &Line) -> bool {
+    any(line, |part| matches!(part.kind, ExprKind::Unit(_)))
+}
+
+fn any(line: &Line, is: impl Fn(&Expr) -> bool) -> bool {
+    line.expressions().into_iter().any(|side| side.any(&mut |part| is(part)))
+}
+
 /// Whether units stand in the problem: its letters are none when they are read as units; or in the key of an answer in
 /// words.
 pub fn reads_units(rung: &Rung) -> bool {
-    if rung.answer.latex.is_empty() {
-        return rung.working.iter().any(|line| line.latex.contains("\\,\\text{"));
+    if rung.answer.is_words() {
+        return rung.working.iter().filter_map(WorkingLine::read).any(|line| has_units(&line));
     }
     let letters = |quantities| {
         read_line_with(&rung.line, Options { quantities, ..Options::default() })
@@ -186,7 +210,7 @@ impl JudgedLine {
             speech: speech_line(line),
             note: String::new(),
             verdict: LineVerdict::plain(VerdictWord::CantTell),
-            role: String::new(),
+            role: None,
             error: None,
             slip: None,
             hints: Vec::new(),
@@ -195,7 +219,7 @@ impl JudgedLine {
     }
 
     fn holds(&mut self, role: Role, says: &str) {
-        self.role = role.name().into();
+        self.role = Some(role);
         self.verdict = LineVerdict::saying(VerdictWord::Holds, says);
     }
 }
@@ -209,7 +233,7 @@ fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
         speech: String::new(),
         note: String::new(),
         verdict: LineVerdict::saying(VerdictWord::CantRead, words::unreadable(error)),
-        role: String::new(),
+        role: None,
         error: Some(Unreadable { start, end, mended }),
         slip: None,
         hints: Vec::new(),
@@ -221,6 +245,7 @@ fn unreadable(text: &str, error: &algebra::ReadError) -> JudgedLine {
 mod tests {
     use super::*;
     use skills::ladder::{Ladder, LadderOrder};
+    use teaching::slips::SecondTermNotMultiplied;
 
     fn rung(line: &str, story: bool) -> Rung {
         let order = LadderOrder {
@@ -272,7 +297,7 @@ mod tests {
     #[test]
     fn the_slip_is_named_without_telling_the_answer() {
         let (_, _, found) = desk("3(2x-5) = 27", false, &["6x - 5 = 27"]);
-        assert_eq!(found.lines[0].slip.as_deref(), Some("second-term-not-multiplied"));
+        assert_eq!(found.lines[0].slip, Some(SecondTermNotMultiplied::ID));
         assert!(!found.lines[0].verdict.says.contains('7'), "{}", found.lines[0].verdict.says);
     }
 

@@ -10,6 +10,7 @@ use teaching::problem::told_rounded;
 use teaching::reading::best_reading;
 use teaching::shape::{as_equation, carried, is_side_calculation, role, solved, with_near};
 use teaching::verdict::{LineVerdict, VerdictWord};
+use teaching::words::Against;
 use teaching::{moves, slips, words};
 
 /// What the lines are compared with.
@@ -86,7 +87,8 @@ impl Task {
         } else if is_relation {
             // The student's own equation, and the lines below it.
             if let Some(above) = &progress.above {
-                judged.verdict = words::step_says(&self.compare(above, line), &self.unknown);
+                judged.verdict =
+                    words::step_says(&self.compare(above, line), &self.unknown, Against::LineAbove);
             }
             progress.above = Some(line.clone());
         } else {
@@ -200,7 +202,7 @@ impl Task {
             _ => line,
         };
         judged = JudgedLine::of(&line);
-        judged.verdict = words::step_says(&step, &self.unknown);
+        judged.verdict = words::step_says(&step, &self.unknown, Against::LineAbove);
         match step {
             StepVerdict::Equivalent { .. } => {
                 self.follows(&before, &line, &meant, &mut judged, progress);
@@ -247,7 +249,7 @@ impl Task {
         progress: &mut Progress,
     ) {
         judged.verdict.made = moves::named(before, meant).unwrap_or_default();
-        judged.role = role(line).name().into();
+        judged.role = Some(role(line));
         if line.is_rounded() {
             progress.rounded = as_equation(line);
             return;
@@ -270,8 +272,7 @@ impl Task {
             StepVerdict::NotEquivalent(_) if progress.may_have_added => {}
             StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {
                 let step = StepVerdict::NotEquivalent(found);
-                let says = words::step_says(&step, &self.unknown).says;
-                let says = says.replace("the line above", "the problem");
+                let says = words::step_says(&step, &self.unknown, Against::Problem).says;
                 judged.verdict = LineVerdict::saying(
                     VerdictWord::Breaks,
                     format!("Fine for some values, but no longer the same as the problem. {says}"),
@@ -343,7 +344,7 @@ impl Task {
             return;
         }
         let slip = slips::recognise(before, meant);
-        judged.slip = slip.map(|slip| slip.id().into());
+        judged.slip = slip.map(|slip| slip.id());
         judged.verdict.made = made.unwrap_or_default();
         judged.hints = hints::broken(before, meant, slip, &self.unknown);
         progress.is_broken = true;
@@ -353,8 +354,8 @@ impl Task {
     /// A calculation with numbers alone: beside the working, or the problem with a value put in.
     fn calculates(&self, line: &Line, judged: &mut JudgedLine) {
         let alone = judge_alone(line);
-        judged.verdict = words::step_says(&alone, &self.unknown);
-        judged.role = Role::Checks.name().into();
+        judged.verdict = words::step_says(&alone, &self.unknown, Against::LineAbove);
+        judged.role = Some(Role::Checks);
         if let (StepVerdict::NotEquivalent(_), Some(value)) = (&alone, self.put_in(line)) {
             judged.verdict = LineVerdict::saying(
                 VerdictWord::CantTell,

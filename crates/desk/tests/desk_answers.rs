@@ -141,7 +141,11 @@ fn a_rounded_key_says_its_number() {
             made.rungs.iter().filter(|rung| rung.answer.form.starts_with("decimal")).collect();
         assert!(rounded.len() >= 3, "{skill}");
         for rung in rounded {
-            let last = rung.working.iter().rfind(|line| line.role == "rounds").expect("rounded");
+            let last = rung
+                .working
+                .iter()
+                .rfind(|line| line.role == algebra::Role::Rounds)
+                .expect("rounded");
             let number = algebra::read_line(&last.math).expect("readable").line;
             let number = match &number {
                 algebra::Line::Rounded(value) => text(value),

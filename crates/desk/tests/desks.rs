@@ -1,5 +1,6 @@
 //! The Step Desk as students use it: whole desks, line by line, with what each line is told.
 
+use algebra::Role;
 use algebra::write::latex_line;
 use desk::{DeskLine, Judgement, MOST_LINES, judge};
 use skills::SKILLS;
@@ -123,14 +124,15 @@ fn what_breaks_is_shown_by_a_value_and_never_tells_the_answer() {
 
 /// The lines of a key as a student would write them: without the problem, words only where they are the answer.
 fn as_written(rung: &Rung) -> Vec<DeskLine> {
-    let is_words = rung.answer.latex.is_empty();
+    let is_words = rung.answer.is_words();
     let sets_up = rung.story && !rung.unknown.is_empty();
     let lines = rung
         .working
         .iter()
-        .filter(|line| !line.latex.is_empty() && (sets_up || line.role != "starts"));
-    let mut lines: Vec<DeskLine> =
-        lines.map(|line| DeskLine { text: line.latex.clone(), latex: true }).collect();
+        .filter(|line| line.latex.is_some() && (sets_up || line.role != Role::Starts));
+    let mut lines: Vec<DeskLine> = lines
+        .map(|line| DeskLine { text: line.latex.clone().unwrap_or_default(), latex: true })
+        .collect();
     if is_words {
         lines.push(plain(&rung.answer.value));
     }
@@ -147,7 +149,7 @@ fn the_proved_working_of_every_rung_holds_on_the_desk() {
                 let found = judge(rung, &lines);
                 let broken = lines.iter().zip(&found.lines);
                 // The first equation of one's own cannot be compared with words.
-                let own = rung.answer.latex.is_empty();
+                let own = rung.answer.is_words();
                 let broken = broken.filter(|(_, told)| match told.verdict.word {
                     VerdictWord::Holds => false,
                     VerdictWord::CantTell => !own,
@@ -268,7 +270,7 @@ fn a_solution_that_squaring_brought_in_is_checked_at_the_end() {
     // A check that does not come out is no mistake.
     let found = desk(&rung, &with(&[("x = 3 or x = -2", "holds"), ("sqrt(-2+6) = -2", "can't tell"), ("sqrt(3+6) = 3", "holds"), ("x = 3", "holds")]), true);
     assert_eq!(found.lines[4].verdict.says, "This does not come out, so $x = -2$ does not fit the problem. Leave it out.");
-    let roles: Vec<&str> = found.lines.iter().map(|line| line.role.as_str()).collect();
+    let roles: Vec<&str> = found.lines.iter().map(|line| line.role.map_or("", Role::name)).collect();
     assert_eq!(roles, ["may_add", "follows", "follows", "concludes", "checks", "checks", "rejects"]);
 }
 
@@ -284,7 +286,7 @@ fn definitions_are_kept_for_the_lines_below() {
         ("x^2 = 1 or x^2 = 4", "holds"),
         ("x = 1 or x = -1 or x = 2 or x = -2", "holds"),
     ], true);
-    assert_eq!(found.lines[0].role, "defines");
+    assert_eq!(found.lines[0].role, Some(Role::Defines));
     desk(&rung, &[("let x = 2", "breaks")], false);
     desk(&rung, &[("let u = x^2", "holds"), ("u^2 - 5u - 4 = 0", "breaks")], false);
 }

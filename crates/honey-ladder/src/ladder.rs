@@ -100,8 +100,8 @@ fn list() -> Result<Vec<u8>, Trouble> {
             grade: format!("{}-{}", card.grades.0, card.grades.1),
             title: card.title,
             stages: Stage::ALL.map(Stage::name),
-            methods: card.methods.iter().map(|method| method.id).collect(),
-            slips: skill.slips().iter().map(|slip| slip.id()).collect(),
+            methods: card.methods.iter().map(|method| method.id.as_str()).collect(),
+            slips: skill.slips().iter().map(|slip| slip.id().as_str()).collect(),
         };
         serde_json::to_writer(&mut lines, &listed).map_err(|error| failed(&error))?;
         lines.push(b'\n');
@@ -110,13 +110,20 @@ fn list() -> Result<Vec<u8>, Trouble> {
 }
 
 fn make(options: &Options) -> Result<Vec<u8>, Trouble> {
+    let method = match options.method.as_deref() {
+        Some(id) => Some(
+            skills::ids::method_named(id)
+                .ok_or_else(|| Trouble::WrongCall(format!("There is no method called “{id}”.")))?,
+        ),
+        None => None,
+    };
     let order = LadderOrder {
         skills: options.skill.clone(),
         grip: options.grip,
         tilt: options.tilt,
         climb: options.climb,
         seed: options.seed,
-        method: options.method.clone(),
+        method,
         ..LadderOrder::default()
     };
     let ladder = Ladder::make(&order).map_err(|why| Trouble::WrongCall(why.says()))?;

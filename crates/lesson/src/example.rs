@@ -19,11 +19,13 @@ pub use change::{ExampleChange, change};
 pub use detail::Detail;
 pub use slip::{PutIn, SlipOffer};
 
+use algebra::Role;
 use base::Base;
 use serde::{Deserialize, Serialize};
 use skills::ladder::Drawn;
 use skills::typed::{MethodChoice, NoWorking};
 use teaching::figure::Figure;
+use teaching::ids::MethodId;
 use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
 use utoipa::ToSchema;
@@ -52,7 +54,9 @@ pub struct Example {
     /// What that skill is called.
     pub title: String,
     /// The method that is used.
-    pub method: String,
+    #[serde(deserialize_with = "skills::ids::method")]
+    #[schema(value_type = skills::ids::MethodName)]
+    pub method: MethodId,
     /// Every method that fits, the used one included.
     pub methods: Vec<MethodChoice>,
     /// How much of the working is written down.
@@ -144,7 +148,7 @@ impl Example {
     ///
     /// # Errors
     /// [`NoWorking`] with a sentence that says what to do.
-    pub fn typed(problem: &str, method: Option<&str>) -> Result<Self, NoWorking> {
+    pub fn typed(problem: &str, method: Option<MethodId>) -> Result<Self, NoWorking> {
         Ok(Base::typed(problem, method)?.example(None, Detail::default(), None))
     }
 
@@ -173,11 +177,11 @@ impl Example {
     /// What can be done with each line.
     #[must_use]
     pub fn offers(&self) -> Vec<LineOffers> {
-        let problem = self.working.iter().position(|line| line.line.role == "starts");
+        let problem = self.working.iter().position(|line| line.line.role == Role::Starts);
         let offered = self.working.iter().enumerate().map(|(at, line)| LineOffers {
             parts: blanks::parts(&line.line),
             folds: line.folded || self.folds(at),
-            writes: !line.line.latex.is_empty() && problem != Some(at),
+            writes: line.line.latex.is_some() && problem != Some(at),
         });
         offered.collect()
     }
@@ -191,8 +195,8 @@ impl Example {
             |line: &ExampleLine| line.line.verdict == VerdictWord::Holds && line.line.carries();
         holds(line)
             && holds(below)
-            && line.line.role == "follows"
-            && ["follows", "concludes"].contains(&below.line.role.as_str())
+            && line.line.role == Role::Follows
+            && matches!(below.line.role, Role::Follows | Role::Concludes)
     }
 
     fn has_own_lines(&self) -> bool {

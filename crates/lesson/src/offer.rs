@@ -11,6 +11,7 @@ use crate::example::{self, Example, ExampleChange};
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Drawn, LadderOrder, Rung};
 use teaching::figure::Figure;
+use teaching::ids::MethodId;
 use teaching::skill::{Card, Skill, Stage};
 use utoipa::ToSchema;
 
@@ -25,8 +26,9 @@ pub struct Wanted {
     /// The id of the skill that is taught.
     pub skill: String,
     /// The method that this class is taught; the usual one when absent.
-    #[serde(default)]
-    pub method: Option<String>,
+    #[serde(default, deserialize_with = "skills::ids::method_if_any")]
+    #[schema(value_type = Option<skills::ids::MethodName>)]
+    pub method: Option<MethodId>,
     /// The school year; the middle one of the skill when absent.
     #[serde(default)]
     pub grade: Option<u8>,
@@ -48,7 +50,7 @@ pub struct Offer {
 /// Makes problems of one lesson, none of them twice.
 struct Maker {
     seed: u64,
-    method: Option<String>,
+    method: Option<MethodId>,
     used: Vec<String>,
 }
 
@@ -61,7 +63,7 @@ impl Maker {
             index,
             seed: self.seed,
             attempt: 0,
-            method: self.method.clone(),
+            method: self.method,
             replaced: Vec::new(),
             world: None,
         };
@@ -106,13 +108,13 @@ impl Wanted {
             BadLesson::because("There is no such skill. Choose one from the list.")
         })?;
         let card = skill.card();
-        if let Some(method) = &self.method
+        if let Some(method) = self.method
             && !card.methods.iter().any(|known| known.id == method)
         {
             return Err(BadLesson::because("This skill has no such method. Choose another one."));
         }
         let grade = self.grade.unwrap_or_else(|| card.grades.0.midpoint(card.grades.1));
-        let mut maker = Maker { seed: self.seed, method: self.method.clone(), used: Vec::new() };
+        let mut maker = Maker { seed: self.seed, method: self.method, used: Vec::new() };
         let slides = self.slides(&card, &mut maker);
         let mut lesson = Lesson {
             version: LESSON_VERSION,
@@ -140,7 +142,7 @@ impl Wanted {
             let need = skills::find(id)?.card();
             Some(Prior { text: need.objective.to_owned(), skill: Some((*id).to_owned()) })
         });
-        let method = self.method.as_deref().unwrap_or(card.methods[0].id);
+        let method = self.method.unwrap_or(card.methods[0].id);
         let way = card.methods.iter().find(|known| known.id == method);
         let mut criteria = vec![card.objective.to_owned()];
         criteria.extend(way.map(|way| format!("I can show it by this method: {}.", way.title)));
@@ -151,7 +153,7 @@ impl Wanted {
         Sheet {
             subject: "Mathematics".into(),
             skill: Some(card.id.to_owned()),
-            method: Some(method.to_owned()),
+            method: Some(method),
             prior: prior.collect(),
             criteria,
             resources: vec![
@@ -172,7 +174,7 @@ impl Wanted {
             climb: 3,
             // Other numbers than on the slides.
             seed: self.seed ^ 0x5eed,
-            method: self.method.clone(),
+            method: self.method,
             ..LadderOrder::default()
         };
         let plan = Plan::new(LadderOrder::default());
@@ -299,7 +301,7 @@ fn words(card: &Card, maker: &Maker) -> Vec<Block> {
 fn picture(skill: &str, seed: u64) -> Option<Figure> {
     let card = skills::find(skill).map(Skill::card)?;
     card.methods.iter().find_map(|method| {
-        let method = Some(method.id.to_owned());
+        let method = Some(method.id);
         let mut maker = Maker { seed: seed ^ 0xf19, method, used: Vec::new() };
         let (_, rung) = maker.draw(skill, Stage::Grip, 0)?;
         rung.figure.clone().or_else(|| rung.grown().cloned())
@@ -309,7 +311,7 @@ fn picture(skill: &str, seed: u64) -> Option<Figure> {
 /// The first example by the next method that fits it.
 fn another_way((drawn, example): &(Drawn, Example)) -> Option<(Example, String)> {
     let other = example.methods.iter().find(|known| known.id != example.method)?;
-    let drawn = Drawn { method: Some(other.id.clone()), ..drawn.clone() };
+    let drawn = Drawn { method: Some(other.id), ..drawn.clone() };
     let again = Example::of(&drawn).ok().filter(|again| again.method == other.id)?;
     Some((again, format!("Another way: {}", other.title)))
 }
@@ -345,7 +347,7 @@ fn check(maker: &mut Maker, skill: &str) -> Vec<Block> {
         return Vec::new();
     };
     let shown = |choice: &skills::ladder::Choice| {
-        let is_math = !rung.answer.latex.is_empty();
+        let is_math = !rung.answer.is_words();
         let math = || algebra::read_line(&choice.text).ok();
         let latex = math().filter(|_| is_math).map(|read| algebra::write::latex_line(&read.line));
         let text = latex.map_or_else(|| choice.text.clone(), |latex| format!("${latex}$"));
@@ -448,7 +450,7 @@ mod tests {
 
     #[test]
     fn the_class_is_taught_its_own_method() {
-        let wanted = Wanted { method: Some("bar".into()), ..wanted("percent.part", 1) };
+        let wanted = Wanted { method: Some(method("bar")), ..wanted("percent.part", 1) };
         let lesson = wanted.offer().expect("offered").lesson;
         let examples: Vec<&Example> = lesson
             .slides
@@ -459,9 +461,9 @@ mod tests {
                 _ => None,
             })
             .collect();
-        assert_eq!((examples[0].method.as_str(), examples[1].method.as_str()), ("bar", "bar"));
-        assert_ne!(examples[2].method, "bar");
-        assert_eq!(lesson.sheet.method.as_deref(), Some("bar"));
+        assert_eq!((examples[0].method, examples[1].method), (method("bar"), method("bar")));
+        assert_ne!(examples[2].method, method("bar"));
+        assert_eq!(lesson.sheet.method, Some(method("bar")));
     }
 
     #[test]
@@ -483,7 +485,7 @@ mod tests {
     #[test]
     fn what_cannot_be_offered_says_why() {
         assert!(wanted("juggling", 1).offer().is_err());
-        let no_method = Wanted { method: Some("guessing".into()), ..wanted("percent.part", 1) };
+        let no_method = Wanted { method: Some(method("balance")), ..wanted("percent.part", 1) };
         assert!(no_method.offer().is_err());
         let short = Wanted { minutes: 2, ..wanted("percent.part", 1) };
         assert!(short.offer().is_err());

@@ -5,6 +5,7 @@ use super::block::Block;
 use crate::bench::{Placed, Source};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Drawn;
+use teaching::ids::MethodId;
 use teaching::skill::Stage;
 use utoipa::ToSchema;
 
@@ -22,8 +23,9 @@ pub enum PracticeOrder {
         /// Its stage.
         stage: Stage,
         /// The method of its working; the usual one when absent.
-        #[serde(default)]
-        method: Option<String>,
+        #[serde(default, deserialize_with = "skills::ids::method_if_any")]
+        #[schema(value_type = Option<skills::ids::MethodName>)]
+        method: Option<MethodId>,
         /// Its place within the stage: another place, another kind of problem.
         #[serde(default)]
         index: usize,

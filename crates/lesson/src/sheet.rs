@@ -2,6 +2,7 @@
 
 use super::{BadLesson, LONGEST_TEXT, fits};
 use serde::{Deserialize, Serialize};
+use teaching::ids::MethodId;
 use utoipa::ToSchema;
 
 /// Most entries of a list on the sheet.
@@ -39,8 +40,13 @@ pub struct Sheet {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub skill: Option<String>,
     /// The method that this class is taught, where the skill has more than one.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    pub method: Option<String>,
+    #[serde(
+        default,
+        skip_serializing_if = "Option::is_none",
+        deserialize_with = "skills::ids::method_if_any"
+    )]
+    #[schema(value_type = Option<skills::ids::MethodName>)]
+    pub method: Option<MethodId>,
     /// What the class brings along.
     pub prior: Vec<Prior>,
     /// What shows that the objectives are reached.

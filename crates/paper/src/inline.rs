@@ -23,16 +23,13 @@ pub(crate) fn pieces(text: &str) -> Value {
 
 /// Mathematics from our own writing; a word behind a thin space is a unit there.
 fn read(latex: &str) -> Result<algebra::Reading, algebra::ReadError> {
-    let quantities = latex.contains("\\,\\text{");
-    algebra::read_line_with(latex, algebra::Options { latex: true, quantities })
+    algebra::read_line_with(latex, algebra::Options::WRITTEN_LATEX)
 }
 
 /// A line of a working: mathematics, or a sentence with mathematics in it.
 pub(crate) fn working_line(line: &teaching::WorkingLine) -> Value {
-    match read(&line.latex) {
-        Ok(reading) if !line.latex.is_empty() => {
-            json!([{ "m": crate::math::line(&reading.line) }])
-        }
+    match line.latex.as_deref().map(read) {
+        Some(Ok(reading)) => json!([{ "m": crate::math::line(&reading.line) }]),
         _ => pieces(&line.math),
     }
 }

@@ -13,6 +13,7 @@ use algebra::{
 use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
 use std::collections::BTreeMap;
+use teaching::ids::SlipId;
 use teaching::reading::{best_reading, characters};
 use teaching::words::condition;
 use teaching::{moves, slips, words};
@@ -93,7 +94,7 @@ pub struct CounterexampleText {
 #[derive(Debug, Clone, PartialEq, Eq, Serialize)]
 pub struct SlipText {
     /// Its id.
-    pub id: &'static str,
+    pub id: SlipId,
     /// The sentence to the student.
     pub says: &'static str,
 }

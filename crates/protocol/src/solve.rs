@@ -1,8 +1,9 @@
 //! One task of the solve protocol and its answer; the command line reads and writes them as JSON.
 
 use crate::check::{ErrorText, request, unreadable};
-use algebra::Assumptions;
+use algebra::{Assumptions, Role};
 use serde::{Deserialize, Serialize};
+use skills::ids::method_named;
 use skills::solving::{NotSolved, Solved, Task, TaskKind, work};
 use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
@@ -66,7 +67,8 @@ pub struct SolvedLine {
     /// Why it follows, with mathematics between dollar signs.
     pub reason: String,
     /// What the line is for.
-    pub role: String,
+    #[serde(serialize_with = "teaching::stored::role::serialize")]
+    pub role: Role,
     /// `given` or `holds`.
     pub verdict: VerdictWord,
 }
@@ -104,10 +106,15 @@ pub fn answer(request: &SolveRequest) -> SolveAnswer {
     let Some(kind) = TaskKind::named(name) else {
         return unanswered(&format!("There is no task “{name}”."));
     };
+    // A method that there is not fits no problem.
+    let method = match request.method.as_deref().map(method_named) {
+        Some(None) => return unanswered("That method does not fit this problem."),
+        method => method.flatten(),
+    };
     let task = Task {
         kind,
         problem: request.problem.clone(),
-        method: request.method.clone(),
+        method,
         unknown: request.unknown.clone(),
         assumed,
         degrees: request.angle.as_deref() == Some("deg"),
@@ -129,8 +136,8 @@ fn solved(id: serde_json::Value, found: Solved) -> SolveAnswer {
         answer: found.answer,
         decimal: found.decimal,
         lines: found.working.into_iter().map(SolvedLine::from).collect(),
-        method: found.method,
-        methods: found.methods,
+        method: found.method.to_string(),
+        methods: found.methods.iter().map(ToString::to_string).collect(),
         error: None,
     }
 }
@@ -139,7 +146,7 @@ impl From<WorkingLine> for SolvedLine {
     fn from(line: WorkingLine) -> Self {
         Self {
             math: line.math,
-            latex: line.latex,
+            latex: line.latex.unwrap_or_default(),
             reason: line.reason,
             role: line.role,
             verdict: line.verdict,

@@ -48,7 +48,7 @@ fn assert_lawful(row: &str, asked: &SolveRequest, found: &SolveAnswer) {
         return;
     }
     let (first, rest) = found.lines.split_first().expect("a working has lines");
-    assert_eq!((first.role.as_str(), first.verdict), ("starts", VerdictWord::Given), "{row}");
+    assert_eq!((first.role.name(), first.verdict), ("starts", VerdictWord::Given), "{row}");
     assert!(!rest.is_empty(), "{row}: a working without an answer");
     assert!(rest.iter().all(|line| line.verdict == VerdictWord::Holds), "{row}: {rest:?}");
     assert!(rest.iter().all(|line| !line.reason.is_empty()), "{row}: a line without a reason");

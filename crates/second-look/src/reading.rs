@@ -269,7 +269,7 @@ pub(super) fn quantities_of(text: &str) -> Option<Line> {
     if inner.contains('$') || inner.len() > 300 {
         return None;
     }
-    read_line_with(inner, Options { latex, quantities: true })
+    read_line_with(inner, Options { latex, quantities: true, ..Options::default() })
         .ok()
         .map(|read| read.line)
         .filter(|line| !matches!(line, Line::Sentence(_)))

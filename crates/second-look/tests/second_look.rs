@@ -113,13 +113,12 @@ fn sheets() -> Vec<(String, String)> {
                 let prompt = rung.prompt.replace('\n', "\n   ");
                 let _ = write!(sheet, "{number}. {prompt}\n\n{picture}   Working:\n\n");
                 for line in &rung.working {
-                    let _ = write!(sheet, "   ${}$\n\n", line.latex);
+                    let _ = write!(sheet, "   ${}$\n\n", line.latex.as_deref().unwrap_or_default());
                 }
                 let answer = &rung.answer;
-                let shown = if answer.latex.is_empty() {
-                    answer.text.clone()
-                } else {
-                    format!("${}$", answer.latex)
+                let shown = match &answer.latex {
+                    Some(latex) => format!("${latex}$"),
+                    None => answer.text.clone(),
                 };
                 let _ = write!(sheet, "   Answer: {shown}\n\n");
             }

@@ -4,6 +4,7 @@ pub(super) use super::pictured;
 pub(super) use crate::scenario::{self, own};
 pub(super) use teaching::draw::Draw;
 pub(super) use teaching::figure::{Circle, Figure, Polygon};
+pub(super) use teaching::ids::{MethodId, SlipId};
 pub(super) use teaching::problem::Posed;
 pub(super) use teaching::skill::{Card, Method, Skill, Stage, Strand, Term};
 pub(super) use teaching::slips::{Named, Slip};
@@ -22,7 +23,7 @@ use algebra::number::{Integer, square_part};
 use num_traits::ToPrimitive;
 
 /// The working of an equation, inequality or system as it is written on a board, by a method or the usual one.
-pub(super) fn board(typed: &str, letter: &str, method: Option<&str>) -> Option<Working> {
+pub(super) fn board(typed: &str, letter: &str, method: Option<MethodId>) -> Option<Working> {
     let problem = line(typed);
     let found = if matches!(problem, algebra::Line::AllOf(_)) {
         tasks::system(&problem, method)
@@ -86,7 +87,7 @@ pub(super) fn with_slip(
     draw: &mut Draw,
     typed: &[&str],
     breaks: usize,
-    slip: &'static str,
+    slip: SlipId,
 ) -> Posed {
     let name = scenario::name(draw);
     let lines: Vec<algebra::Line> = typed.iter().map(|typed| line(typed)).collect();
@@ -198,18 +199,33 @@ macro_rules! terms {
     };
 }
 
-/// The ways a skill may be taught, the usual one first.
+/// The ways a skill may be taught, the usual one first: `METHODS` for its card, and a constant in `method` for each id.
 macro_rules! methods {
-    ($($id:literal : $title:literal),* $(,)?) => {
-        &[$(Method { id: $id, title: $title }),*]
+    ($($name:ident = $id:literal : $title:literal),* $(,)?) => {
+        #[allow(dead_code, reason = "the solver writes the workings of some methods")]
+        pub(crate) mod method {
+            use teaching::ids::MethodId;
+
+            $(pub(crate) const $name: MethodId = MethodId::new($id);)*
+        }
+
+        const METHODS: &[Method] = &[$(Method { id: method::$name, title: $title }),*];
     };
 }
 
-/// The slips of a skill: an id, a sentence to the student, a sentence to the teacher.
+/// The slips of a skill, each with a sentence to the student and one to the teacher: `SLIPS` for its card, and a
+/// constant in `slip` for each id.
 macro_rules! slips {
-    ($($id:literal : $student:literal, $teacher:literal);* $(;)?) => {
+    ($($name:ident = $id:literal : $student:literal, $teacher:literal);* $(;)?) => {
+        #[allow(dead_code, reason = "some slips are found in lines, and lead to no wrong choice")]
+        pub(crate) mod slip {
+            use teaching::ids::SlipId;
+
+            $(pub(crate) const $name: SlipId = SlipId::new($id);)*
+        }
+
         static SLIPS: &[&dyn Slip] =
-            &[$(&Named { id: $id, to_student: $student, to_teacher: $teacher }),*];
+            &[$(&Named { id: slip::$name, to_student: $student, to_teacher: $teacher }),*];
     };
 }
 

@@ -10,16 +10,18 @@ use crate::CATALOGUE_VERSION;
 use algebra::form::Form;
 use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
-use algebra::{Line, StepVerdict, compare_given, judge_alone};
+use algebra::{Line, Options, Role, StepVerdict, compare_given, judge_alone, read_line_with};
 pub(crate) use choices::written_like;
 pub use drawn::{Drawn, Replaced};
 pub use numbers::Numbers;
 pub use retold::samples;
 use serde::{Deserialize, Serialize};
 use teaching::figure::Figure;
+use teaching::ids::{MethodId, SlipId};
 use teaching::problem::{Flawed, Key, Posed};
 use teaching::scenario::OwnScenario;
 use teaching::skill::{Skill, Stage};
+use teaching::stored;
 use teaching::working::{Draft, Unproved, Working, WorkingLine};
 use utoipa::ToSchema;
 
@@ -42,8 +44,9 @@ pub struct LadderOrder {
     /// The seed; the same seed gives the same sheet.
     pub seed: u64,
     /// The method of the key, where a skill has it; otherwise its usual one.
-    #[serde(default)]
-    pub method: Option<String>,
+    #[serde(default, deserialize_with = "crate::ids::method_if_any")]
+    #[schema(value_type = Option<crate::ids::MethodName>)]
+    pub method: Option<MethodId>,
     /// What its numbers may be.
     #[serde(default)]
     pub numbers: Numbers,
@@ -83,7 +86,9 @@ pub struct Rung {
     /// The full working, each line proved.
     pub working: Vec<WorkingLine>,
     /// The id of the method of the working.
-    pub method: String,
+    #[serde(deserialize_with = "crate::ids::method")]
+    #[schema(value_type = crate::ids::MethodName)]
+    pub method: MethodId,
     /// The equation behind the problem, as plain mathematics.
     pub line: String,
     /// The letter that is asked for.
@@ -93,6 +98,20 @@ pub struct Rung {
     pub given: Vec<String>,
     /// Whether the student has to set up the equation.
     pub story: bool,
+}
+
+impl Answer {
+    /// Whether it is told in words, not in mathematics.
+    #[must_use]
+    pub const fn is_words(&self) -> bool {
+        self.latex.is_none()
+    }
+
+    /// It as mathematics; none where it is told in words.
+    #[must_use]
+    pub fn read(&self) -> Option<Line> {
+        Some(read_line_with(self.latex.as_deref()?, Options::WRITTEN_LATEX).ok()?.line)
+    }
 }
 
 impl Rung {
@@ -114,12 +133,16 @@ impl Rung {
 pub struct Answer {
     /// In words and plain mathematics, as it stands in the key.
     pub text: String,
-    /// For typesetting; empty for an answer in words.
-    pub latex: String,
+    /// For typesetting; none for an answer in words.
+    #[serde(with = "stored::latex")]
+    #[schema(value_type = String)]
+    pub latex: Option<String>,
     /// The exact value, or the words.
     pub value: String,
     /// The form it must have.
-    pub form: String,
+    #[serde(with = "stored::form")]
+    #[schema(value_type = stored::FormName)]
+    pub form: Form,
     /// The unit, where there is one.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub unit: Option<String>,
@@ -133,8 +156,13 @@ pub struct Choice {
     /// Whether it is the answer.
     pub right: bool,
     /// The slip that leads to it, when one does.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub slip: Option<String>,
+    #[serde(
+        default,
+        skip_serializing_if = "Option::is_none",
+        deserialize_with = "crate::ids::slip_if_any"
+    )]
+    #[schema(value_type = Option<crate::ids::SlipName>)]
+    pub slip: Option<SlipId>,
 }
 
 /// Why a ladder cannot be made.
@@ -143,7 +171,7 @@ pub enum NoLadder {
     /// There is no skill of that name.
     UnknownSkill(String),
     /// No skill of the order has that method.
-    UnknownMethod(String),
+    UnknownMethod(MethodId),
     /// No skill was named, or no rung asked for.
     Empty,
     /// More rungs than one ladder may have.
@@ -208,7 +236,7 @@ pub fn prove(
     skill: &dyn Skill,
     stage: Stage,
     posed: &Posed,
-    method: &str,
+    method: MethodId,
 ) -> Result<Rung, NotProved> {
     if !follows(posed) {
         return Err(NotProved::AnswerDoesNotFollow);
@@ -235,7 +263,7 @@ pub fn prove(
         answer: answer(posed),
         choices: choices::of(skill, posed, &working.0)?,
         working: lines,
-        method: method.into(),
+        method,
         line: if is_shown(posed) { String::new() } else { text_line(&posed.line) },
         unknown: posed.unknown.clone(),
         given: posed.given.clone(),
@@ -294,15 +322,7 @@ fn found_slip(skill: &dyn Skill, flawed: &Flawed) -> WorkingLine {
     let slip = skill.slips().iter().find(|slip| slip.id() == flawed.slip);
     let why = slip.map_or("", |slip| slip.to_teacher());
     let sentence = format!("Line {} of {}’s working breaks.", flawed.breaks + 1, flawed.name);
-    WorkingLine {
-        speech: sentence.clone(),
-        math: sentence,
-        latex: String::new(),
-        reason: why.into(),
-        role: algebra::Role::Concludes.name().into(),
-        verdict: teaching::verdict::VerdictWord::Given,
-        figure: None,
-    }
+    WorkingLine::said(&sentence, why, Role::Concludes)
 }
 
 fn answer(posed: &Posed) -> Answer {
@@ -317,25 +337,25 @@ fn answer(posed: &Posed) -> Answer {
                 _ => line.clone(),
             };
             let value = posed.answer().map_or_else(|| text_line(&line), |value| show(&value));
-            ((text_line(&line), latex_line(&line)), value)
+            ((text_line(&line), Some(latex_line(&line))), value)
         }
         Key::Truth(truth) => {
             let word = truth_word(*truth).to_owned();
-            ((word.clone(), String::new()), word)
+            ((word.clone(), None), word)
         }
-        Key::Shown { text, .. } => ((text.clone(), String::new()), text.clone()),
+        Key::Shown { text, .. } => ((text.clone(), None), text.clone()),
     };
     let mut answer = Answer {
         text: shown.0,
         latex: shown.1,
         value,
-        form: posed.form.name(),
+        form: posed.form.clone(),
         unit: posed.unit.clone(),
     };
     if let Some(story) = &posed.story {
         answer.text.clone_from(&story.sentence);
         if let Some(value) = posed.answer() {
-            answer.latex = latex(&written_like(posed, &value));
+            answer.latex = Some(latex(&written_like(posed, &value)));
         }
         answer.unit = Some(story.unit.clone()).filter(|unit| !unit.is_empty());
     }
@@ -384,10 +404,10 @@ pub fn checked(order: &LadderOrder) -> Result<(), NoLadder> {
     if order.seed >= SEED_LIMIT {
         return Err(NoLadder::SeedTooLarge);
     }
-    if let Some(method) = &order.method {
+    if let Some(method) = order.method {
         let has = |skill: &&'static dyn Skill| skill.card().methods.iter().any(|m| m.id == method);
         if !skills.iter().any(has) {
-            return Err(NoLadder::UnknownMethod(method.clone()));
+            return Err(NoLadder::UnknownMethod(method));
         }
     }
     Ok(())
@@ -448,7 +468,7 @@ mod tests {
         assert_eq!(say(LadderOrder { grip: 0, tilt: 0, climb: 0, ..order(1) }), "Choose at least one skill and one rung.");
         assert_eq!(say(LadderOrder { grip: usize::MAX, ..order(1) }), "A ladder can have at most 200 rungs.");
         assert_eq!(say(LadderOrder { seed: 1 << 60, ..order(1) }), "The seed is too large: use a number below 2^53.");
-        assert!(say(LadderOrder { method: Some("magic".into()), ..order(1) }).contains("magic"));
+        assert!(say(LadderOrder { method: Some(MethodId::new("magic")), ..order(1) }).contains("magic"));
     }
 
     #[test]
@@ -457,7 +477,7 @@ mod tests {
         let mut posed = skill.pose(Stage::Grip, 1, &mut Draw::new(5, "wrong"));
         posed.key = Key::Line(teaching::typeset::line("x = 1000"));
         assert_eq!(
-            prove(skill, Stage::Grip, &posed, "balance"),
+            prove(skill, Stage::Grip, &posed, skill.card().methods[0].id),
             Err(NotProved::AnswerDoesNotFollow)
         );
     }

@@ -8,6 +8,7 @@ mod algebra;
 mod catalogue;
 mod fractions_ratio;
 mod geometry;
+pub mod ids;
 mod kit;
 pub mod ladder;
 mod number;

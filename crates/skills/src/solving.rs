@@ -14,6 +14,7 @@ use algebra::{
     compare_given, read_line, read_line_with,
 };
 use teaching::WorkingLine;
+use teaching::ids::MethodId;
 use teaching::tasks::{self, Worked};
 use teaching::working::{Draft, Working};
 
@@ -70,8 +71,8 @@ pub struct Task {
     pub kind: TaskKind,
     /// The problem as it is typed.
     pub problem: String,
-    /// The method's id; the usual one when absent.
-    pub method: Option<String>,
+    /// The method; the usual one when absent.
+    pub method: Option<MethodId>,
     /// The letter that is asked for.
     pub unknown: Option<String>,
     /// What is assumed of its letters.
@@ -92,9 +93,9 @@ pub struct Solved {
     /// The lines, each proved.
     pub working: Vec<WorkingLine>,
     /// The method that was used.
-    pub method: String,
+    pub method: MethodId,
     /// Every method that fits.
-    pub methods: Vec<String>,
+    pub methods: Vec<MethodId>,
 }
 
 /// Why a problem has no working.
@@ -155,7 +156,7 @@ fn solve(task: &Task, line: &Line) -> Result<Solved, NotSolved> {
         return Err("The problem does not hold the letter asked for.".into());
     }
     let setting = Setting { unknown: unknown.clone(), assumed: assumed.clone() };
-    let method = task.method.as_deref();
+    let method = task.method;
     let worked = match (&unknown, letters.len()) {
         (_, 0) => Err("There is no unknown in this.".to_owned()),
         (Some(letter), 1) if task.degrees => {
@@ -201,8 +202,8 @@ impl From<OfSkill> for Solved {
         Self {
             decimal: read_line(&answer).ok().and_then(|reading| decimals(&reading.line)),
             answer,
-            method: found.method.id.into(),
-            methods: found.fitting.iter().map(|method| method.id.to_owned()).collect(),
+            method: found.method.id,
+            methods: found.fitting.iter().map(|method| method.id).collect(),
             working: found.working,
         }
     }
@@ -232,7 +233,7 @@ fn proved(working: &Working, setting: &Setting) -> Option<(Vec<WorkingLine>, Lin
     let mut last = last.clone();
     if let Draft::Line { reason, role, .. } = &mut last {
         *role = Role::Concludes;
-        *reason = teaching::words::reason(&Rule::FindSolutions);
+        *reason = Rule::FindSolutions.into();
     }
     let short = Working(vec![first.clone(), last]);
     short.verified_in(setting).ok().map(|lines| (lines, answer))
@@ -281,7 +282,7 @@ fn in_degrees(
         first.write(line);
     }
     if let Some(last) = found.working.last_mut() {
-        last.role = Role::Concludes.name().into();
+        last.role = Role::Concludes;
     }
     Ok(found)
 }

@@ -4,6 +4,7 @@ use super::*;
 use crate::ladder::{Ladder, LadderOrder, Rung, prove};
 use std::collections::HashSet;
 use teaching::draw::Draw;
+use teaching::ids::MethodId;
 use teaching::problem::{Key, Posed};
 use teaching::skill::Skill;
 use teaching::skill::{Stage, Strand};
@@ -93,14 +94,14 @@ fn catalogue(strand: Strand) {
 
 fn check_skill(skill: &'static dyn Skill) {
     let card = skill.card();
-    let mut methods: HashSet<&str> = HashSet::new();
+    let mut methods: HashSet<MethodId> = HashSet::new();
     for stage in Stage::ALL {
         for seed in 0..seeds() {
             let label = format!("{} {} seed {seed}", card.id, stage.name());
             let posed = posed(skill, stage, seed);
             let fitting = card.methods.iter().map(|method| method.id);
             let fitting: Vec<_> =
-                fitting.filter(|id| skill.working(&posed, id).is_some()).collect();
+                fitting.filter(|id| skill.working(&posed, *id).is_some()).collect();
             assert!(!fitting.is_empty(), "{label}: no method fits “{}”", posed.prompt);
             for method in fitting {
                 let rung = prove(skill, stage, &posed, method)
@@ -117,7 +118,7 @@ fn check_skill(skill: &'static dyn Skill) {
             }
         }
     }
-    let all: HashSet<&str> = card.methods.iter().map(|method| method.id).collect();
+    let all: HashSet<MethodId> = card.methods.iter().map(|method| method.id).collect();
     assert_eq!(methods, all, "{}: every method fits some problem", card.id);
 }
 

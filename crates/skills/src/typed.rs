@@ -8,8 +8,9 @@ mod words;
 use crate::solving::{MethodDoesNotFit, TaskKind, one_unknown};
 use algebra::read::Mend;
 use algebra::write::text_line;
-use algebra::{Line, read_latex, read_line};
+use algebra::{Line, Role, read_latex, read_line};
 use serde::{Deserialize, Serialize};
+use teaching::ids::MethodId;
 use teaching::reading::DeskLine;
 use teaching::skill::Method;
 use teaching::words::unreadable;
@@ -28,7 +29,9 @@ pub struct TypedWorking {
     /// What that skill is called.
     pub title: String,
     /// The method that was used.
-    pub method: String,
+    #[serde(deserialize_with = "crate::ids::method")]
+    #[schema(value_type = crate::ids::MethodName)]
+    pub method: MethodId,
     /// Every method that fits, the used one included.
     pub methods: Vec<MethodChoice>,
     /// The lines, each proved.
@@ -39,7 +42,9 @@ pub struct TypedWorking {
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct MethodChoice {
     /// Its id.
-    pub id: String,
+    #[serde(deserialize_with = "crate::ids::method")]
+    #[schema(value_type = crate::ids::MethodName)]
+    pub id: MethodId,
     /// Its name in the trade.
     pub title: String,
 }
@@ -62,7 +67,7 @@ const CAN_DO: &str = "Type an equation such as 3(2x - 5) = 27, an expression suc
 ///
 /// # Errors
 /// [`NoWorking`] with a sentence that says what to do.
-pub fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+pub fn work(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
     if let Some(found) = in_words(problem) {
         return Ok(found);
     }
@@ -109,20 +114,20 @@ fn in_words(problem: &str) -> Option<TypedWorking> {
     let card = crate::find(task.skill)?.card();
     let method = card.methods.iter().find(|method| method.id == task.method)?;
     let working = Working::from(task.lines).verified().ok()?;
-    let first = working.iter().find(|line| line.role == "starts")?;
+    let first = working.iter().find(|line| line.role == Role::Starts)?;
     Some(TypedWorking {
         problem: problem.trim().to_owned(),
-        latex: first.latex.clone(),
+        latex: first.latex.clone().unwrap_or_default(),
         skill: card.id.into(),
         title: card.title.into(),
-        method: method.id.into(),
-        methods: vec![MethodChoice { id: method.id.into(), title: method.title.into() }],
+        method: method.id,
+        methods: vec![MethodChoice { id: method.id, title: method.title.into() }],
         working,
     })
 }
 
 /// A linear equation or a proportion by a method of its skill; `None` for everything else.
-fn of_skill(problem: &str, method: Option<&str>) -> Option<Result<TypedWorking, NoWorking>> {
+fn of_skill(problem: &str, method: Option<MethodId>) -> Option<Result<TypedWorking, NoWorking>> {
     let line = read_line(problem).ok()?.line;
     let found = match one_unknown(&line, method)? {
         Ok(found) => found,
@@ -130,13 +135,13 @@ fn of_skill(problem: &str, method: Option<&str>) -> Option<Result<TypedWorking, 
             return Some(Err(no("That method does not fit this problem. Choose another one.")));
         }
     };
-    let choice = |m: &Method| MethodChoice { id: m.id.into(), title: m.title.into() };
+    let choice = |m: &Method| MethodChoice { id: m.id, title: m.title.into() };
     Some(Ok(TypedWorking {
         problem: problem.trim().to_owned(),
         latex: algebra::write::latex_line(&line),
         skill: found.card.id.into(),
         title: found.card.title.into(),
-        method: found.method.id.into(),
+        method: found.method.id,
         methods: found.fitting.iter().map(choice).collect(),
         working: found.working,
     }))
@@ -179,7 +184,7 @@ mod tests {
             assert_eq!((found.skill.as_str(), found.methods.len()), (skill, methods), "{problem}");
             assert_eq!(found.working.last().map(|l| l.math.as_str()), Some(last), "{problem}");
             for method in &found.methods {
-                let other = work(problem, Some(&method.id)).expect("it fits");
+                let other = work(problem, Some(method.id)).expect("it fits");
                 assert_eq!(other.working.last().map(|l| l.math.as_str()), Some(last));
             }
         }

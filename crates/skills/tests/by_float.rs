@@ -2,6 +2,7 @@
 //!
 //! Floating point decides nothing in the program; here it looks over its shoulder.
 
+use algebra::form::Form;
 use algebra::{Expr, ExprKind, Function, Line, Options, read_line_with};
 use num_traits::ToPrimitive;
 use skills::SKILLS;
@@ -66,7 +67,10 @@ fn told(rung: &Rung) -> Option<(f64, f64)> {
         Line::Relations { sides, .. } => sides.last()?.clone(),
         _ => return None,
     };
-    let places = rung.answer.form.strip_prefix("decimal:").and_then(|n| n.parse::<i32>().ok());
+    let places = match rung.answer.form {
+        Form::Decimal(places) => i32::try_from(places).ok(),
+        _ => None,
+    };
     let near = value(&expr)?;
     let off = places.map_or(1e-9 * near.abs().max(1.0), |places| 0.5001 * 10_f64.powi(-places));
     // An angle that is told in degrees is off by degrees.

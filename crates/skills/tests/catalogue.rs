@@ -1,6 +1,7 @@
 //! The catalogue from outside: its page in the documents, and one sheet of every skill as it was looked at. With
 //! `HONEY_LADDER_BLESS=1` both are written down anew, to be read before they are committed.
 
+use algebra::Role;
 use skills::SKILLS;
 use skills::{Ladder, LadderOrder};
 use std::fmt::Write as _;
@@ -145,8 +146,8 @@ fn no_working_writes_the_same_line_twice_in_a_row() {
                     let carries: Vec<_> = rung.working.iter().collect();
                     for pair in carries.windows(2) {
                         // Two places of a sum may well give the same calculation.
-                        let repeats = pair[0].math == pair[1].math && pair[1].role != "checks";
-                        if repeats && !pair[0].latex.is_empty() {
+                        let repeats = pair[0].math == pair[1].math && pair[1].role != Role::Checks;
+                        if repeats && pair[0].latex.is_some() {
                             found.push(format!("{} {}: {}", rung.skill, rung.method, pair[0].math));
                         }
                     }

@@ -1,5 +1,6 @@
 //! Pictures that grow with a working say the same as its lines.
 
+use algebra::Role;
 use algebra::{StepVerdict, compare, read_line};
 use skills::SKILLS;
 use skills::ladder::{Ladder, LadderOrder, Rung};
@@ -123,7 +124,8 @@ fn a_picture_is_worth_what_its_line_is_worth() {
         for line in &rung.working {
             let Some(told) = line.figure.as_ref().and_then(worth) else { continue };
             // A calculation beside the working is no line that carries the problem.
-            if line.role != "checks" && !(told.ends_with("(1/1)") && line.role == "starts") {
+            if line.role != Role::Checks && !(told.ends_with("(1/1)") && line.role == Role::Starts)
+            {
                 assert!(says_the_same(&told, &line.math), "{named}: {told} beside {}", line.math);
                 *seen.entry(told_kind(line.figure.as_ref())).or_insert(0) += 1;
             }
@@ -196,7 +198,7 @@ fn columns_end_with_the_answer() {
                 continue;
             };
             assert_eq!(first.concat(), "", "{skill}: {}", rung.prompt);
-            let last = rung.working.iter().rfind(|line| !line.latex.is_empty()).expect("lines");
+            let last = rung.working.iter().rfind(|line| line.latex.is_some()).expect("lines");
             let answer = last.math.trim_end_matches("_2");
             assert_eq!(result.concat().trim_start_matches('0'), answer, "{skill}: {}", rung.prompt);
             seen += 1;

@@ -4,6 +4,7 @@
 #[path = "problems/typed.rs"]
 mod rows;
 
+use algebra::Role;
 use skills::find;
 use skills::typed::work;
 use teaching::verdict::VerdictWord;
@@ -26,7 +27,7 @@ fn every_typed_problem_gets_its_answer_and_its_skill() {
                 continue;
             }
         };
-        let last = found.working.iter().rev().find(|line| line.role != "checks");
+        let last = found.working.iter().rev().find(|line| line.role != Role::Checks);
         let told = last.map_or("", |line| line.math.as_str());
         if told != answer || found.skill != skill {
             wrong.push(format!("{problem}: {told} [{}]", found.skill));
@@ -45,7 +46,7 @@ fn every_line_of_a_typed_working_is_proved_and_has_its_reason() {
             let is_proved = matches!(line.verdict, VerdictWord::Holds | VerdictWord::Given);
             assert!(is_proved && !line.reason.is_empty(), "{problem}: {}", line.math);
             let is_given = line.verdict == VerdictWord::Given;
-            assert!(!is_given || line.role == "starts", "{problem}: {}", line.math);
+            assert!(!is_given || line.role == Role::Starts, "{problem}: {}", line.math);
         }
         assert!(!found.latex.is_empty() && !found.methods.is_empty(), "{problem}");
         let card = find(&found.skill).expect("a skill").card();

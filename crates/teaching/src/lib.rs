@@ -7,6 +7,7 @@
 
 pub mod draw;
 pub mod figure;
+pub mod ids;
 pub mod marking;
 pub mod moves;
 pub mod numerals;
@@ -17,6 +18,7 @@ pub mod scenario;
 pub mod shape;
 pub mod skill;
 pub mod slips;
+pub mod stored;
 pub mod tasks;
 pub mod typeset;
 pub mod verdict;

@@ -1,6 +1,7 @@
 //! A problem as it is posed: what is asked, the mathematics behind it, its answer, and its workings.
 
 use crate::figure::Figure;
+use crate::ids::{MethodId, SlipId};
 use crate::working::Working;
 use algebra::form::Form;
 use algebra::number::Notation;
@@ -30,7 +31,7 @@ pub struct Posed {
     /// Wrong answers, those of slips first.
     pub wrong: Vec<Wrong>,
     /// The workings by method.
-    pub workings: Vec<(&'static str, Working)>,
+    pub workings: Vec<(MethodId, Working)>,
     /// The picture that belongs to it.
     pub figure: Option<Figure>,
     /// The pictures of its workings, as they grow.
@@ -41,7 +42,7 @@ pub struct Posed {
 #[derive(Debug, Clone, PartialEq)]
 pub struct Grown {
     /// The method of the working.
-    pub method: &'static str,
+    pub method: MethodId,
     /// Which line, from 0.
     pub line: usize,
     /// What it shows then.
@@ -70,7 +71,7 @@ pub struct Wrong {
     /// As it would be written.
     pub text: String,
     /// The id of the slip, where one leads there.
-    pub slip: Option<&'static str>,
+    pub slip: Option<SlipId>,
 }
 
 /// What a story needs to be worked: the meaning of its letter, and the answer in words.
@@ -96,7 +97,7 @@ pub struct Flawed {
     /// Which line breaks, from zero.
     pub breaks: usize,
     /// The id of the slip.
-    pub slip: &'static str,
+    pub slip: SlipId,
 }
 
 impl Posed {
@@ -193,14 +194,14 @@ impl Posed {
 
     /// With a working by one of the skill's methods.
     #[must_use]
-    pub fn way(mut self, method: &'static str, working: impl Into<Working>) -> Self {
+    pub fn way(mut self, method: MethodId, working: impl Into<Working>) -> Self {
         self.workings.push((method, working.into()));
         self
     }
 
     /// With a wrong answer that a slip leads to.
     #[must_use]
-    pub fn slip(mut self, text: impl Into<String>, slip: &'static str) -> Self {
+    pub fn slip(mut self, text: impl Into<String>, slip: SlipId) -> Self {
         self.wrong.push(Wrong { text: text.into(), slip: Some(slip) });
         self
     }
@@ -242,7 +243,7 @@ impl Posed {
     #[must_use]
     pub fn grows(
         mut self,
-        method: &'static str,
+        method: MethodId,
         figures: impl IntoIterator<Item = (usize, Figure)>,
     ) -> Self {
         let of_lines = figures.into_iter();
@@ -259,13 +260,7 @@ impl Posed {
 
     /// With somebody's working in which line `breaks` (from zero) breaks by that slip.
     #[must_use]
-    pub fn flawed(
-        mut self,
-        name: &str,
-        lines: Vec<Line>,
-        breaks: usize,
-        slip: &'static str,
-    ) -> Self {
+    pub fn flawed(mut self, name: &str, lines: Vec<Line>, breaks: usize, slip: SlipId) -> Self {
         self.flawed = Some(Flawed { name: name.into(), lines, breaks, slip });
         self
     }

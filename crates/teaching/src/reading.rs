@@ -22,7 +22,7 @@ impl DeskLine {
     /// # Errors
     /// Where it breaks, and what would mend it.
     pub fn read(&self, quantities: bool) -> Result<Reading, ReadError> {
-        read_line_with(&self.text, Options { latex: self.latex, quantities })
+        read_line_with(&self.text, Options { latex: self.latex, quantities, ..Options::default() })
     }
 }
 

@@ -2,6 +2,7 @@
 
 use crate::draw::Draw;
 use crate::figure::Figure;
+use crate::ids::MethodId;
 use crate::problem::Posed;
 use crate::slips::Slip;
 use crate::working::Working;
@@ -56,7 +57,7 @@ pub enum Strand {
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub struct Method {
     /// Stored with classes and workings: never renamed.
-    pub id: &'static str,
+    pub id: MethodId,
     /// As the trade calls it.
     pub title: &'static str,
 }
@@ -102,12 +103,12 @@ pub trait Skill: Sync {
     fn pose(&self, stage: Stage, index: usize, draw: &mut Draw) -> Posed;
 
     /// The working of a problem by one of its methods. `None` when the method does not fit.
-    fn working(&self, posed: &Posed, method: &str) -> Option<Working> {
+    fn working(&self, posed: &Posed, method: MethodId) -> Option<Working> {
         posed.workings.iter().find(|(id, _)| *id == method).map(|(_, working)| working.clone())
     }
 
     /// The picture that can be read off a line of a working by one of its methods, if one helps.
-    fn line_picture(&self, _posed: &Posed, _method: &str, _line: &Line) -> Option<Figure> {
+    fn line_picture(&self, _posed: &Posed, _method: MethodId, _line: &Line) -> Option<Figure> {
         None
     }
 

@@ -54,6 +54,59 @@ mod sign_not_turned;
 mod split_without_zero;
 mod squared_one_side;
 mod wrong_power_of_ten;
+pub use added_denominators::AddedDenominators;
+pub use added_exponents_of_power::AddedExponentsOfPower;
+pub use added_instead_of_scaling::AddedInsteadOfScaling;
+pub use added_radicands::AddedRadicands;
+pub use bars_dropped::BarsDropped;
+pub use cancelled_a_term::CancelledATerm;
+pub use coefficient_of_one_forgotten::CoefficientOfOneForgotten;
+pub use collected_unlike_terms::CollectedUnlikeTerms;
+pub use difference_as_square::DifferenceAsSquare;
+pub use divided_by_unknown::DividedByUnknown;
+pub use divided_exponents::DividedExponents;
+pub use divided_first_term_only::DividedFirstTermOnly;
+pub use divided_one_term::DividedOneTerm;
+pub use divided_wrong_way::DividedWrongWay;
+pub use done_to_one_side::DoneToOneSide;
+pub use exponent_as_factor::ExponentAsFactor;
+pub use factor_taken_out::FactorTakenOut;
+pub use first_and_last_only::FirstAndLastOnly;
+pub use function_of_each_term::FunctionOfEachTerm;
+pub use halved_instead_of_rooted::HalvedInsteadOfRooted;
+pub use inverse_as_reciprocal::InverseAsReciprocal;
+pub use inverted_wrong_fraction::InvertedWrongFraction;
+pub use kept_sign_when_moving::KeptSignWhenMoving;
+pub use left_to_right::LeftToRight;
+pub use letters_of_product_lost::LettersOfProductLost;
+pub use like_terms_multiplied::LikeTermsMultiplied;
+pub use logarithm_of_each_term::LogarithmOfEachTerm;
+pub use logarithm_power_brought::LogarithmPowerBrought;
+pub use logarithms_merged_as_sum::LogarithmsOfSumMerged;
+pub use logarithms_multiplied::LogarithmsMultiplied;
+pub use minus_times_minus::MinusTimesMinus;
+pub use multiplied_exponents::MultipliedExponents;
+pub use multiplied_one_term::MultipliedOneTerm;
+pub use multiplied_straight_across::MultipliedStraightAcross;
+pub use negative_exponent_as_sign::NegativeExponentAsSign;
+pub use percent_as_number::PercentAsNumber;
+pub use power_missed_a_factor::PowerMissedAFactor;
+pub use root_of_each_term::RootOfEachTerm;
+pub use root_of_one_sign::RootOfOneSign;
+pub use second_term_not_multiplied::SecondTermNotMultiplied;
+pub use sign_lost_in_bracket::SignLostInBracket;
+pub use sign_not_turned::SignNotTurned;
+pub use sign_squared_away::SignSquaredAway;
+pub use split_without_zero::SplitWithoutZero;
+pub use squared_each_term::SquaredEachTerm;
+pub use squared_one_side::SquaredOneSide;
+pub use subtracted_instead_of_dividing::SubtractedInsteadOfDividing;
+pub use subtracted_other_way_round::SubtractedOtherWayRound;
+pub use took_away_a_negative::TookAwayANegative;
+pub use wrong_power_of_ten::WrongPowerOfTen;
+pub use zero_exponent_as_zero::ZeroExponentAsZero;
+
+use crate::ids::SlipId;
 use algebra::sketch::Sketch;
 use algebra::{Expr, ExprKind, Line, StepVerdict, compare};
 use num_traits::ToPrimitive;
@@ -61,7 +114,7 @@ use num_traits::ToPrimitive;
 /// A known mistake.
 pub trait Slip: Sync {
     /// Stored with answers: never renamed.
-    fn id(&self) -> &'static str;
+    fn id(&self) -> SlipId;
     /// A sentence to the student that helps without telling the answer.
     fn to_student(&self) -> &'static str;
     /// A sentence to the teacher that names the mistake.
@@ -75,7 +128,7 @@ pub trait Slip: Sync {
 #[derive(Debug, Clone, Copy)]
 pub struct Named {
     /// Stored with answers: never renamed.
-    pub id: &'static str,
+    pub id: SlipId,
     /// Helps without telling the answer.
     pub to_student: &'static str,
     /// Names the mistake.
@@ -83,7 +136,7 @@ pub struct Named {
 }
 
 impl Slip for Named {
-    fn id(&self) -> &'static str {
+    fn id(&self) -> SlipId {
         self.id
     }
 
@@ -103,74 +156,71 @@ impl Slip for Named {
 /// Every slip, those that say most first: where two lead to one line, the first is named. One line here for
 /// each file in `slips`.
 pub static SLIPS: &[&dyn Slip] = &[
-    &left_to_right::LeftToRight,
-    &logarithm_power_brought::LogarithmPowerBrought,
-    &sign_not_turned::SignNotTurned,
-    &divided_by_unknown::DividedByUnknown,
-    &root_of_one_sign::RootOfOneSign,
-    &halved_instead_of_rooted::HalvedInsteadOfRooted,
-    &squared_one_side::SquaredOneSide,
-    &split_without_zero::SplitWithoutZero,
-    &multiplied_one_term::MultipliedOneTerm,
-    &added_instead_of_scaling::AddedInsteadOfScaling,
-    &divided_one_term::DividedOneTerm,
-    &divided_wrong_way::DividedWrongWay,
-    &kept_sign_when_moving::KeptSignWhenMoving,
-    &multiplied_straight_across::MultipliedStraightAcross,
-    &second_term_not_multiplied::SecondTermNotMultiplied,
-    &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
-    &sign_lost_in_bracket::SignLostInBracket,
-    &squared_each_term::SquaredEachTerm,
-    &power_missed_a_factor::PowerMissedAFactor,
-    &multiplied_exponents::MultipliedExponents,
-    &added_exponents_of_power::AddedExponentsOfPower,
-    &divided_exponents::DividedExponents,
-    &negative_exponent_as_sign::NegativeExponentAsSign,
-    &zero_exponent_as_zero::ZeroExponentAsZero,
-    &root_of_each_term::RootOfEachTerm,
-    &added_radicands::AddedRadicands,
-    &added_denominators::AddedDenominators,
-    &cancelled_a_term::CancelledATerm,
-    &divided_first_term_only::DividedFirstTermOnly,
-    &inverted_wrong_fraction::InvertedWrongFraction,
-    &coefficient_of_one_forgotten::CoefficientOfOneForgotten,
-    &like_terms_multiplied::LikeTermsMultiplied,
-    &letters_of_product_lost::LettersOfProductLost,
-    &sign_squared_away::SignSquaredAway,
-    &took_away_a_negative::TookAwayANegative,
-    &first_and_last_only::FirstAndLastOnly,
-    &difference_as_square::DifferenceAsSquare,
-    &logarithm_of_each_term::LogarithmOfEachTerm,
-    &logarithms_multiplied::LogarithmsMultiplied,
-    &logarithms_merged_as_sum::LogarithmsOfSumMerged,
-    &function_of_each_term::FunctionOfEachTerm,
-    &factor_taken_out::FactorTakenOut,
-    &inverse_as_reciprocal::InverseAsReciprocal,
-    &percent_as_number::PercentAsNumber,
-    &bars_dropped::BarsDropped,
-    &wrong_power_of_ten::WrongPowerOfTen,
-    &exponent_as_factor::ExponentAsFactor,
-    &collected_unlike_terms::CollectedUnlikeTerms,
-    &minus_times_minus::MinusTimesMinus,
-    &subtracted_other_way_round::SubtractedOtherWayRound,
-    &done_to_one_side::DoneToOneSide,
+    &LeftToRight,
+    &LogarithmPowerBrought,
+    &SignNotTurned,
+    &DividedByUnknown,
+    &RootOfOneSign,
+    &HalvedInsteadOfRooted,
+    &SquaredOneSide,
+    &SplitWithoutZero,
+    &MultipliedOneTerm,
+    &AddedInsteadOfScaling,
+    &DividedOneTerm,
+    &DividedWrongWay,
+    &KeptSignWhenMoving,
+    &MultipliedStraightAcross,
+    &SecondTermNotMultiplied,
+    &SubtractedInsteadOfDividing,
+    &SignLostInBracket,
+    &SquaredEachTerm,
+    &PowerMissedAFactor,
+    &MultipliedExponents,
+    &AddedExponentsOfPower,
+    &DividedExponents,
+    &NegativeExponentAsSign,
+    &ZeroExponentAsZero,
+    &RootOfEachTerm,
+    &AddedRadicands,
+    &AddedDenominators,
+    &CancelledATerm,
+    &DividedFirstTermOnly,
+    &InvertedWrongFraction,
+    &CoefficientOfOneForgotten,
+    &LikeTermsMultiplied,
+    &LettersOfProductLost,
+    &SignSquaredAway,
+    &TookAwayANegative,
+    &FirstAndLastOnly,
+    &DifferenceAsSquare,
+    &LogarithmOfEachTerm,
+    &LogarithmsMultiplied,
+    &LogarithmsOfSumMerged,
+    &FunctionOfEachTerm,
+    &FactorTakenOut,
+    &InverseAsReciprocal,
+    &PercentAsNumber,
+    &BarsDropped,
+    &WrongPowerOfTen,
+    &ExponentAsFactor,
+    &CollectedUnlikeTerms,
+    &MinusTimesMinus,
+    &SubtractedOtherWayRound,
+    &DoneToOneSide,
 ];
 
 /// The slips made with linear equations.
 pub static LINEAR: &[&dyn Slip] = &[
-    &second_term_not_multiplied::SecondTermNotMultiplied,
-    &kept_sign_when_moving::KeptSignWhenMoving,
-    &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
-    &divided_one_term::DividedOneTerm,
-    &divided_wrong_way::DividedWrongWay,
+    &SecondTermNotMultiplied,
+    &KeptSignWhenMoving,
+    &SubtractedInsteadOfDividing,
+    &DividedOneTerm,
+    &DividedWrongWay,
 ];
 
 /// The slips made with proportions.
-pub static PROPORTION: &[&dyn Slip] = &[
-    &added_instead_of_scaling::AddedInsteadOfScaling,
-    &multiplied_straight_across::MultipliedStraightAcross,
-    &divided_wrong_way::DividedWrongWay,
-];
+pub static PROPORTION: &[&dyn Slip] =
+    &[&AddedInsteadOfScaling, &MultipliedStraightAcross, &DividedWrongWay];
 
 /// What a student making a slip may write below `line` that is proved to be wrong.
 #[must_use]
@@ -310,7 +360,7 @@ mod tests {
         ] {
             let read = |text: &str| algebra::read_line(text).expect(text).line;
             let found = recognise(&read(from), &read(to)).map(Slip::id);
-            assert_eq!(found, slip, "{from} -> {to}");
+            assert_eq!(found.map(SlipId::as_str), slip, "{from} -> {to}");
         }
     }
 

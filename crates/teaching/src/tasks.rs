@@ -5,13 +5,13 @@ mod simplest;
 
 pub use simplest::simplify;
 
-use crate::words;
-use crate::working::{Draft, Working};
+use crate::ids::{self, MethodId};
+use crate::working::{Because, Draft, Working};
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, NotNormal, Poly, Quotient, Values, prime_powers};
 use algebra::number::{decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
+    Rule, Step, Unsolved, Way, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
     formula_values, gathered, one_unknown, product_of_factors, substitute, system_points, undone,
 };
 use algebra::write::text;
@@ -25,9 +25,9 @@ pub struct Worked {
     /// The lines.
     pub working: Working,
     /// The method's id.
-    pub method: String,
+    pub method: MethodId,
     /// Every method that fits.
-    pub methods: Vec<String>,
+    pub methods: Vec<MethodId>,
 }
 
 impl Worked {
@@ -35,23 +35,26 @@ impl Worked {
     #[must_use]
     pub fn for_positive_letters(mut self) -> Self {
         if let Some(Draft::Line { reason, .. }) = self.working.0.last_mut() {
-            reason.push_str(", all letters being positive");
+            reason.says.push_str(", all letters being positive");
         }
         self
     }
 }
+
+/// Said of a method that is for other problems.
+const DOES_NOT_FIT: &str = "That method does not fit this problem.";
 
 /// Why a task has no answer.
 pub const NO_FORM: &str =
     "This could not be worked: it goes beyond what can be proved here so far.";
 
 fn two(from: Line, to: Line, rule: &Rule) -> Worked {
-    let draft = |line, rule: &Rule, role| Draft::Line { line, reason: words::reason(rule), role };
+    let draft = |line, rule: &Rule, role| Draft::Line { line, reason: rule.into(), role };
     let first = draft(from, &Rule::Given, Role::Starts);
     Worked {
         working: Working(vec![first, draft(to, rule, Role::Concludes)]),
-        method: "usual".into(),
-        methods: vec!["usual".into()],
+        method: ids::method::USUAL,
+        methods: vec![ids::method::USUAL],
     }
 }
 
@@ -205,19 +208,23 @@ fn factored(poly: &Poly) -> Result<Expr, String> {
 fn in_steps(expr: &Expr, lines: Vec<(Expr, Rule)>) -> Worked {
     let draft = |(line, rule): (Expr, Rule)| Draft::Line {
         line: Line::Expression(line),
-        reason: words::reason(&rule),
+        reason: rule.into(),
         role: Role::Follows,
     };
     let mut drafts = vec![Draft::Line {
         line: Line::Expression(expr.clone()),
-        reason: words::reason(&Rule::Given),
+        reason: Rule::Given.into(),
         role: Role::Starts,
     }];
     drafts.extend(lines.into_iter().filter(|(line, _)| line != expr).map(draft));
     if let Some(Draft::Line { role, .. }) = drafts.last_mut() {
         *role = Role::Concludes;
     }
-    Worked { working: Working(drafts), method: "usual".into(), methods: vec!["usual".into()] }
+    Worked {
+        working: Working(drafts),
+        method: ids::method::USUAL,
+        methods: vec![ids::method::USUAL],
+    }
 }
 
 /// A line in one unknown, worked on a board; `told` is how its reasons write a part of it.
@@ -227,15 +234,17 @@ fn in_steps(expr: &Expr, lines: Vec<(Expr, Rule)>) -> Worked {
 pub fn solve(
     line: &Line,
     letter: &str,
-    method: Option<&str>,
+    method: Option<MethodId>,
     assumed: &Assumptions,
     told: fn(&Expr) -> Expr,
 ) -> Result<Worked, String> {
-    let found = one_unknown(line, letter, method, assumed).map_err(|why| match why {
-        algebra::solve::Unsolved::NotThisMethod => {
-            "That method does not fit this problem.".to_owned()
-        }
-        _ => NO_FORM.to_owned(),
+    let way = match method {
+        None => None,
+        Some(method) => Some(Way::named(method.as_str()).ok_or(DOES_NOT_FIT)?),
+    };
+    let found = one_unknown(line, letter, way, assumed).map_err(|why| match why {
+        Unsolved::NotThisMethod => DOES_NOT_FIT,
+        Unsolved::NotThisKind | Unsolved::Spent => NO_FORM,
     })?;
     let draft = |step: Step| {
         let rule = match step.rule {
@@ -244,16 +253,16 @@ pub fn solve(
             Rule::DivideBoth(part) => Rule::DivideBoth(told(&part)),
             rule => rule,
         };
-        let reason = match step.role {
-            Role::MayAdd => format!("{}: check at the end", words::reason(&rule)),
-            _ => words::reason(&rule),
-        };
+        let mut reason = Because::from(rule);
+        if step.role == Role::MayAdd {
+            reason.says.push_str(": check at the end");
+        }
         Draft::Line { line: step.line, reason, role: step.role }
     };
     Ok(Worked {
         working: Working(found.steps.into_iter().map(draft).collect()),
-        method: found.method.into(),
-        methods: found.methods.into_iter().map(str::to_owned).collect(),
+        method: ids::method::of(found.way),
+        methods: found.ways.into_iter().map(ids::method::of).collect(),
     })
 }
 
@@ -309,11 +318,11 @@ fn on_the_way_to(answer: Line, line: &Line, letter: &str, on_the_way: Vec<(Line,
         if (between == answer || is_solved_for(&between, letter))
             && let Some(Draft::Line { line, role, .. }) = last.clone()
         {
-            let reason = words::reason(&rule);
+            let reason = rule.into();
             found.working.0.push(Draft::Line { line, reason, role });
             return found;
         }
-        let reason = words::reason(&rule);
+        let reason = rule.into();
         found.working.0.push(Draft::Line { line: between, reason, role: Role::Follows });
     }
     found.working.0.extend(last);
@@ -337,41 +346,40 @@ fn is_negative(line: &Line) -> bool {
 }
 
 /// A way to work a system.
-type Way = fn(&Line) -> Option<Vec<Step>>;
+type Elimination = fn(&Line) -> Option<Vec<Step>>;
 
 /// A system with finitely many solutions.
 ///
 /// # Errors
 /// As [`simplify`].
-pub fn system(line: &Line, method: Option<&str>) -> Result<Worked, String> {
-    let ways: [(&str, Way); 4] = [
-        ("elimination", eliminate),
-        ("elimination", eliminate_three),
-        ("elimination", eliminate_terms),
-        ("substitution", substitute),
+pub fn system(line: &Line, method: Option<MethodId>) -> Result<Worked, String> {
+    let ways: [(MethodId, Elimination); 4] = [
+        (ids::method::ELIMINATION, eliminate),
+        (ids::method::ELIMINATION, eliminate_three),
+        (ids::method::ELIMINATION, eliminate_terms),
+        (ids::method::SUBSTITUTION, substitute),
     ];
-    let mut fitting: Vec<(&str, Vec<Step>)> =
+    let mut fitting: Vec<(MethodId, Vec<Step>)> =
         ways.into_iter().filter_map(|(name, work)| Some((name, work(line)?))).collect();
     if !fitting.is_empty() {
-        let methods = fitting.iter().map(|(name, _)| (*name).to_owned()).collect();
+        let methods = fitting.iter().map(|(name, _)| *name).collect();
         // Where a letter stands alone already, it is put in for.
         let usual = if is_isolated(line) { fitting.len() - 1 } else { 0 };
         let at = match method {
             None => usual,
-            Some(wanted) => fitting
-                .iter()
-                .position(|(name, _)| *name == wanted)
-                .ok_or("That method does not fit this problem.")?,
+            Some(wanted) => {
+                fitting.iter().position(|(name, _)| *name == wanted).ok_or(DOES_NOT_FIT)?
+            }
         };
         let (name, steps) = fitting.swap_remove(at);
         return Ok(Worked {
             working: Working(steps.into_iter().map(Draft::from).collect()),
-            method: name.into(),
+            method: name,
             methods,
         });
     }
-    if method.is_some_and(|method| method != "usual") {
-        return Err("That method does not fit this problem.".into());
+    if method.is_some_and(|method| method != ids::method::USUAL) {
+        return Err(DOES_NOT_FIT.into());
     }
     let Some(points) = system_points(line) else {
         // Equations that say the same: every point of the first.

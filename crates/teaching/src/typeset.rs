@@ -153,14 +153,14 @@ impl Lines {
     }
 
     fn words(mut self, sentence: impl Into<String>, reason: &str, role: Role) -> Self {
-        let (sentence, reason) = (sentence.into(), reason.to_owned());
+        let (sentence, reason) = (sentence.into(), reason.into());
         self.drafts.push(Draft::Words { sentence, reason, role });
         self
     }
 
     fn push(mut self, typed: &str, reason: impl Into<String>, role: Role) -> Self {
         let line = read(typed, self.quantities);
-        self.drafts.push(Draft::Line { line, reason: reason.into(), role });
+        self.drafts.push(Draft::Line { line, reason: reason.into().into(), role });
         self
     }
 }

@@ -3,11 +3,15 @@
 //! A working is verified line by line before it is given out; see [`Working::verified`].
 
 use crate::figure::Figure;
+use crate::stored;
 use crate::verdict::VerdictWord;
 use crate::words;
 use algebra::solve::Step;
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Line, Role, Setting, StepVerdict, compare_given, judge_alone_given, read_latex};
+use algebra::{
+    Line, Options, Role, Rule, Setting, StepVerdict, compare_given, judge_alone_given,
+    read_line_with,
+};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -16,14 +20,21 @@ use utoipa::ToSchema;
 pub struct WorkingLine {
     /// Plain mathematics, or a sentence.
     pub math: String,
-    /// For typesetting; empty for a sentence.
-    pub latex: String,
+    /// For typesetting; none for a sentence.
+    #[serde(with = "stored::latex")]
+    #[schema(value_type = String)]
+    pub latex: Option<String>,
     /// To be spoken.
     pub speech: String,
     /// Why it follows, with mathematics between dollar signs.
     pub reason: String,
-    /// What the line is for: `starts`, `follows`, `checks`, `concludes`, ...
-    pub role: String,
+    /// The rule by which it follows, where the solver wrote it.
+    #[serde(skip)]
+    pub rule: Option<Rule>,
+    /// What the line is for.
+    #[serde(with = "stored::role")]
+    #[schema(value_type = stored::RoleName)]
+    pub role: Role,
     /// What was proved of it.
     pub verdict: VerdictWord,
     /// The picture of the working as it stands with this line, where it has grown.
@@ -32,27 +43,89 @@ pub struct WorkingLine {
 }
 
 impl WorkingLine {
+    /// A line of mathematics.
+    #[must_use]
+    pub fn of(line: &Line, because: impl Into<Because>, role: Role, verdict: VerdictWord) -> Self {
+        let Because { rule, says: reason } = because.into();
+        Self {
+            math: text_line(line),
+            latex: Some(latex_line(line)),
+            speech: speech_line(line),
+            reason,
+            rule,
+            role,
+            verdict,
+            figure: None,
+        }
+    }
+
+    /// A line in words, which are taken as they are.
+    #[must_use]
+    pub fn said(sentence: &str, because: impl Into<Because>, role: Role) -> Self {
+        let Because { rule, says: reason } = because.into();
+        Self {
+            math: sentence.to_owned(),
+            latex: None,
+            speech: sentence.replace('$', ""),
+            reason,
+            rule,
+            role,
+            verdict: VerdictWord::Given,
+            figure: None,
+        }
+    }
+
     /// Writes another line in its place; its reason, role and verdict stay.
     pub fn write(&mut self, line: &Line) {
         self.math = text_line(line);
-        self.latex = latex_line(line);
+        self.latex = Some(latex_line(line));
         self.speech = speech_line(line);
     }
 
     /// The line as mathematics; none for a sentence.
     #[must_use]
     pub fn read(&self) -> Option<Line> {
-        if self.latex.is_empty() {
-            return None;
-        }
-        let line = read_latex(&self.latex).ok()?.line;
+        let line = read_line_with(self.latex.as_deref()?, Options::WRITTEN_LATEX).ok()?.line;
         (!matches!(line, Line::Sentence(_))).then_some(line)
     }
 
     /// Whether it carries the problem on, so that the next line is compared with it.
     #[must_use]
     pub fn carries(&self) -> bool {
-        !self.latex.is_empty() && self.role != Role::Checks.name()
+        self.latex.is_some() && self.role != Role::Checks
+    }
+}
+
+/// Why a line of a working follows: the rule, where the solver found the line, and the sentence that says it.
+#[derive(Debug, Clone, PartialEq, Eq, Default)]
+pub struct Because {
+    /// The rule; none where a skill gives a reason of its own.
+    pub rule: Option<Rule>,
+    /// The sentence, with mathematics between dollar signs.
+    pub says: String,
+}
+
+impl From<Rule> for Because {
+    fn from(rule: Rule) -> Self {
+        Self { says: words::reason(&rule), rule: Some(rule) }
+    }
+}
+
+impl From<&Rule> for Because {
+    fn from(rule: &Rule) -> Self {
+        rule.clone().into()
+    }
+}
+
+impl From<String> for Because {
+    fn from(says: String) -> Self {
+        Self { rule: None, says }
+    }
+}
+
+impl From<&str> for Because {
+    fn from(says: &str) -> Self {
+        says.to_owned().into()
     }
 }
 
@@ -64,7 +137,7 @@ pub enum Draft {
         /// What is written.
         line: Line,
         /// Why.
-        reason: String,
+        reason: Because,
         /// What for.
         role: Role,
     },
@@ -73,7 +146,7 @@ pub enum Draft {
         /// The sentence.
         sentence: String,
         /// Why.
-        reason: String,
+        reason: Because,
         /// What for.
         role: Role,
     },
@@ -81,7 +154,7 @@ pub enum Draft {
 
 impl From<Step> for Draft {
     fn from(step: Step) -> Self {
-        Self::Line { reason: words::reason(&step.rule), line: step.line, role: step.role }
+        Self::Line { reason: step.rule.into(), line: step.line, role: step.role }
     }
 }
 
@@ -121,7 +194,7 @@ impl Working {
         for (index, draft) in self.0.iter().enumerate() {
             let (line, reason, role) = match draft {
                 Draft::Words { sentence, reason, role } => {
-                    found.push(said(sentence, reason, *role));
+                    found.push(WorkingLine::said(sentence, reason.clone(), *role));
                     continue;
                 }
                 Draft::Line { line, reason, role } => (line, reason, *role),
@@ -144,15 +217,7 @@ impl Working {
                 above = Some(line);
                 problem = problem.or(above);
             }
-            found.push(WorkingLine {
-                math: text_line(line),
-                latex: latex_line(line),
-                speech: speech_line(line),
-                reason: reason.clone(),
-                role: role.name().into(),
-                verdict,
-                figure: None,
-            });
+            found.push(WorkingLine::of(line, reason.clone(), role, verdict));
         }
         Ok(found)
     }
@@ -164,18 +229,6 @@ impl Working {
             Draft::Line { line, role, .. } if *role != Role::Checks => Some(line),
             _ => None,
         })
-    }
-}
-
-fn said(sentence: &str, reason: &str, role: Role) -> WorkingLine {
-    WorkingLine {
-        math: sentence.to_owned(),
-        latex: String::new(),
-        speech: sentence.replace('$', ""),
-        reason: reason.to_owned(),
-        role: role.name().into(),
-        verdict: VerdictWord::Given,
-        figure: None,
     }
 }
 
@@ -204,7 +257,7 @@ mod tests {
 
     fn draft(text: &str, role: Role) -> Draft {
         let line = algebra::read_line(text).expect(text).line;
-        Draft::Line { line, reason: String::new(), role }
+        Draft::Line { line, reason: Because::default(), role }
     }
 
     #[test]

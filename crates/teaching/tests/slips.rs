@@ -2,14 +2,14 @@
 
 use algebra::write::text_line;
 use algebra::{Line, StepVerdict, compare, read_line};
-use teaching::slips::{SLIPS, Slip, recognise, wrong_lines};
+use teaching::slips::{SLIPS, Slip, WrongPowerOfTen, recognise, wrong_lines};
 
 fn line(text: &str) -> Line {
     read_line(text).unwrap_or_else(|error| panic!("{text}: {error:?}")).line
 }
 
 fn slip(id: &str) -> &'static dyn Slip {
-    *SLIPS.iter().find(|slip| slip.id() == id).unwrap_or_else(|| panic!("no slip {id}"))
+    *SLIPS.iter().find(|slip| slip.id().as_str() == id).unwrap_or_else(|| panic!("no slip {id}"))
 }
 
 /// What the slip writes below each line, by meaning; an empty list where it cannot be made.
@@ -228,14 +228,14 @@ fn each_slip_is_recognised_in_a_line_of_its_own() {
     ];
     let mut wrong = String::new();
     for (from, to, id) in rows {
-        let found = recognise(&line(from), &line(to)).map_or("none", Slip::id);
+        let found = recognise(&line(from), &line(to)).map_or("none", |slip| slip.id().as_str());
         if found != id {
             wrong += &format!("{from} -> {to}: {found}, not {id}\n");
         }
     }
     assert!(wrong.is_empty(), "\n{wrong}");
     for slip in SLIPS {
-        let has_row = rows.iter().any(|(.., id)| *id == slip.id()) || slip.id() == "wrong-power-of-ten";
+        let has_row = rows.iter().any(|(.., id)| *id == slip.id().as_str()) || slip.id() == WrongPowerOfTen::ID;
         assert!(has_row, "{} has no row", slip.id());
     }
     assert!(SLIPS.len() >= 40);
@@ -246,5 +246,5 @@ fn the_point_is_moved_too_far() {
     let options = algebra::Options { quantities: true, ..algebra::Options::default() };
     let read = |text: &str| algebra::read_line_with(text, options).expect(text).line;
     let found = recognise(&read("0.05 m"), &read("50 cm")).map(Slip::id);
-    assert_eq!(found, Some("wrong-power-of-ten"));
+    assert_eq!(found, Some(WrongPowerOfTen::ID));
 }

@@ -1,5 +1,6 @@
 //! Finds out what kind of line it is: an expression, a relation, several solutions, a system, words.
 
+use super::Units;
 use super::error::{ReadError, ReadErrorKind};
 use super::parser::Parser;
 use super::token::{Token, TokenKind as T};
@@ -14,14 +15,14 @@ use points::points;
 /// Words that may lead into a line and say nothing about its mathematics.
 const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
 
-pub(super) fn read(text: &str, tokens: &[Token], quantities: bool) -> Result<Reading, ReadError> {
+pub(super) fn read(text: &str, tokens: &[Token], units: Units) -> Result<Reading, ReadError> {
     // `x = 0, π, 2π, ...` says more than the values that are written: it is no list of them.
     if goes_on(tokens) {
         let line = Line::Sentence(Span::new(0, text.len()));
         return Ok(Reading { line, notes: Vec::new(), unlabelled: None });
     }
     let trimmed = trim(without_count_note(text, trim(tokens)));
-    let text = Source { text, quantities };
+    let text = Source { text, units };
     let text = &text;
     if trimmed.is_empty() {
         return Err(ReadError::new(ReadErrorKind::Empty, Span::new(0, text.text.len())));
@@ -50,10 +51,10 @@ pub(super) fn read(text: &str, tokens: &[Token], quantities: bool) -> Result<Rea
     }
 }
 
-/// The text of a line, and whether words behind numbers are units.
+/// The text of a line, and which words behind numbers are units.
 struct Source<'a> {
     text: &'a str,
-    quantities: bool,
+    units: Units,
 }
 
 /// What stands behind `(2)` or `(a)`.
@@ -322,7 +323,7 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
         let values = values.iter().map(|value| expr_of(text, value, notes));
         return Ok(Line::Point(values.collect::<Result<_, _>>()?));
     }
-    let names = names::split(tokens, text.quantities)?;
+    let names = names::split(tokens, text.units)?;
     let mut parser = Parser::new(text.text, &names);
     let mut sides = vec![parser.expression()?];
     let mut relations = Vec::new();

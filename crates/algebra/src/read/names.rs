@@ -1,6 +1,7 @@
 //! Splits words into names: known names win over letters, the longest first; what is left is a
 //! product of letters. A long run of letters that holds no known name is a word, not mathematics.
 
+use super::Units;
 use super::error::{ReadError, ReadErrorKind};
 use super::token::{Token, TokenKind};
 use crate::expr::{Function, Span};
@@ -46,21 +47,26 @@ fn name_token(name: &str) -> Option<TokenKind> {
 ///
 /// # Errors
 /// [`ReadErrorKind::UnknownWord`] for a word that is no product of names and letters.
-pub(super) fn split(tokens: &[Token], quantities: bool) -> Result<Vec<Token>, ReadError> {
+pub(super) fn split(tokens: &[Token], units: Units) -> Result<Vec<Token>, ReadError> {
     let mut found = Vec::with_capacity(tokens.len());
     for token in tokens {
         let TokenKind::Word(word) = &token.kind else {
             found.push(token.clone());
             continue;
         };
-        if quantities
+        let may_be_unit = match units {
+            Units::None => false,
+            Units::UprightWords => token.upright,
+            Units::Words => true,
+        };
+        if may_be_unit
             && (follows_quantity(&found) || is_angle(&found, word))
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
             continue;
         }
-        if quantities && word == "per" {
+        if may_be_unit && word == "per" {
             found.push(Token { kind: TokenKind::Over, ..token.clone() });
             continue;
         }
@@ -74,7 +80,12 @@ pub(super) fn split(tokens: &[Token], quantities: bool) -> Result<Vec<Token>, Re
             } else {
                 token.span
             };
-            found.push(Token { kind, span, spaced: token.spaced && index == 0 });
+            found.push(Token {
+                kind,
+                span,
+                spaced: token.spaced && index == 0,
+                upright: token.upright,
+            });
         }
     }
     Ok(found)

@@ -15,6 +15,8 @@ pub(super) struct Token {
     pub span: Span,
     /// Whether white space stands right before it: `3 1/2` is a mixed number, `31/2` is not.
     pub spaced: bool,
+    /// Whether it stands upright, as words do in LaTeX: in the braces of `\\text` and its like.
+    pub upright: bool,
 }
 
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -212,7 +214,8 @@ impl<'a> Cutter<'a> {
     fn push(&mut self, kind: TokenKind, bytes: usize) {
         let span = Span::new(self.at, self.at + bytes);
         self.count_single(&kind);
-        self.found.push(Token { kind, span, spaced: self.spaced });
+        let upright = !self.word_ends.is_empty();
+        self.found.push(Token { kind, span, spaced: self.spaced, upright });
         self.at += bytes;
         self.spaced = false;
     }

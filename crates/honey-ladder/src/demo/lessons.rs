@@ -4,7 +4,9 @@ use lesson::Lesson;
 use lesson::bench::{Change, Plan, change};
 use lesson::example::Example as Worked;
 use lesson::{Asks, Block, Offer, PhaseKind, Slide, Wanted};
+use skills::ids::method_named;
 use skills::ladder::LadderOrder;
+use teaching::ids::MethodId;
 use teaching::skill::Strand;
 
 /// A lesson with the ladder that hangs on it.
@@ -53,6 +55,12 @@ const OFFERED: &[(&str, Option<&str>, u8, u16, u64)] = &[
     ("exponential.half-life", None, 11, 60, 14),
 ];
 
+/// The method of that id; a misspelt one is no method.
+fn known(id: Option<&str>) -> Result<Option<MethodId>, String> {
+    let found = |id| method_named(id).ok_or_else(|| format!("there is no method “{id}”"));
+    id.map(found).transpose()
+}
+
 fn offered(
     skill: &str,
     method: Option<&str>,
@@ -60,7 +68,7 @@ fn offered(
     minutes: u16,
     seed: u64,
 ) -> Result<DemoLesson, String> {
-    let method = method.map(str::to_owned);
+    let method = known(method)?;
     let wanted = Wanted { skill: skill.to_owned(), method, grade: Some(grade), minutes, seed };
     let Offer { lesson, ladder } = wanted.offer().map_err(|why| format!("{skill}: {}", why.0))?;
     Ok(DemoLesson { lesson, ladder: Some((ladder.title.clone(), ladder)), is_worked: false })
@@ -102,8 +110,8 @@ fn block(part: Part) -> Result<Block, String> {
         // Its id is known when it is hung.
         Ladder(title) => Block::Ladder { ladder: 0, title: title.to_owned() },
         Example(problem, method) => {
-            let example =
-                Worked::typed(problem, method).map_err(|why| format!("{problem}: {}", why.says))?;
+            let example = Worked::typed(problem, known(method)?)
+                .map_err(|why| format!("{problem}: {}", why.says))?;
             Block::WorkedExample { example: Box::new(example) }
         }
     })

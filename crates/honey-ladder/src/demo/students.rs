@@ -1,5 +1,6 @@
 //! What the demo class wrote on its Step Desks. Every line is judged like any other.
 
+use algebra::Role;
 use desk::{DeskLine, judge};
 use skills::Ladder;
 use skills::ladder::Rung;
@@ -32,9 +33,8 @@ pub async fn work(db: &Db, id: LadderId, ladder: &Ladder) -> Result<(), StoreErr
 fn right(rung: &Rung) -> Vec<DeskLine> {
     rung.working
         .iter()
-        .filter(|line| matches!(line.role.as_str(), "follows" | "concludes"))
-        .filter(|line| !line.latex.is_empty())
-        .map(|line| DeskLine { text: line.latex.clone(), latex: true })
+        .filter(|line| matches!(line.role, Role::Follows | Role::Concludes))
+        .filter_map(|line| Some(DeskLine { text: line.latex.clone()?, latex: true }))
         .collect()
 }
 

@@ -9,7 +9,7 @@ pub fn weight(rung: &Rung) -> u32 {
     let count = |text: &str, of: fn(char) -> bool| text.chars().filter(|c| of(*c)).count();
     let digits = |text: &str| count(text, |c| c.is_ascii_digit());
     let signs = |text: &str| count(text, |c| matches!(c, '-' | '.' | '/' | '^' | '√' | '('));
-    let steps = rung.working.iter().filter(|line| !line.latex.is_empty()).count();
+    let steps = rung.working.iter().filter(|line| line.latex.is_some()).count();
     let words = rung.prompt.split('$').step_by(2).flat_map(str::split_whitespace).count();
     let numbers = digits(&rung.prompt) + digits(&rung.answer.value);
     let shape = signs(&rung.line) + signs(&rung.answer.value);

@@ -7,6 +7,7 @@ use algebra::Role;
 use skills::ladder::{Drawn, Rung};
 use skills::typed::rung::{rung_of, worked};
 use skills::typed::{Asked, MethodChoice, NoWorking, asked, no};
+use teaching::ids::MethodId;
 use teaching::skill::Stage;
 use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
@@ -26,7 +27,7 @@ pub(super) struct Base {
 }
 
 impl Base {
-    pub fn typed(problem: &str, method: Option<&str>) -> Result<Self, NoWorking> {
+    pub fn typed(problem: &str, method: Option<MethodId>) -> Result<Self, NoWorking> {
         let found = worked(problem, method)?;
         let (problem, title) = (found.problem.clone(), found.title.clone());
         let methods = found.methods.clone();
@@ -59,10 +60,10 @@ impl Base {
     pub fn of(example: &Example) -> Result<Self, NoWorking> {
         match &example.drawn {
             Some(drawn) => {
-                let method = Some(example.method.clone());
+                let method = Some(example.method);
                 Self::drawn(&Drawn { method, ..drawn.clone() })
             }
-            None => Self::typed(&example.problem, Some(&example.method)),
+            None => Self::typed(&example.problem, Some(example.method)),
         }
     }
 
@@ -84,15 +85,7 @@ impl Base {
         let mut lines = self.rung.working.clone();
         let answer = &self.rung.answer.text;
         if self.rung.story && !lines.iter().any(|line| line.math == *answer) {
-            lines.push(WorkingLine {
-                math: answer.clone(),
-                latex: String::new(),
-                speech: answer.clone(),
-                reason: "The answer in words".into(),
-                role: Role::Concludes.name().into(),
-                verdict: VerdictWord::Given,
-                figure: None,
-            });
+            lines.push(WorkingLine::said(answer, "The answer in words", Role::Concludes));
         }
         lines
     }

@@ -5,6 +5,7 @@ use desk::DeskLine;
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Drawn, LadderOrder, Numbers, SEED_LIMIT};
 use skills::typed::{NoWorking, no, plain_text};
+use teaching::ids::MethodId;
 use teaching::skill::Stage;
 use utoipa::ToSchema;
 
@@ -17,8 +18,9 @@ pub enum Beginning {
         /// As it was written.
         problem: DeskLine,
         /// The method's id; the usual one when absent.
-        #[serde(default)]
-        method: Option<String>,
+        #[serde(default, deserialize_with = "skills::ids::method_if_any")]
+        #[schema(value_type = Option<skills::ids::MethodName>)]
+        method: Option<MethodId>,
     },
     /// A problem of the catalogue.
     Drawn {
@@ -29,8 +31,9 @@ pub enum Beginning {
         /// Another seed, another problem.
         seed: u64,
         /// The method's id; the usual one when absent.
-        #[serde(default)]
-        method: Option<String>,
+        #[serde(default, deserialize_with = "skills::ids::method_if_any")]
+        #[schema(value_type = Option<skills::ids::MethodName>)]
+        method: Option<MethodId>,
     },
 }
 
@@ -41,14 +44,12 @@ impl Beginning {
     /// [`NoWorking`] with a sentence that says what to do.
     pub fn example(&self) -> Result<Example, NoWorking> {
         match self {
-            Self::Typed { problem, method } => {
-                Example::typed(&plain_text(problem)?, method.as_deref())
-            }
+            Self::Typed { problem, method } => Example::typed(&plain_text(problem)?, *method),
             Self::Drawn { skill, stage, seed, method } => {
                 let order = LadderOrder {
                     skills: vec![skill.clone()],
                     seed: seed % SEED_LIMIT,
-                    method: method.clone(),
+                    method: *method,
                     ..LadderOrder::default()
                 };
                 let from = Drawn::of(&order, *stage, 0);

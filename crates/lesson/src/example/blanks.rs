@@ -1,5 +1,6 @@
 //! What is left out of a line for students to fill in: "try together".
 
+use algebra::Role;
 use algebra::write::{latex_line, speech_line, text};
 use algebra::{Expr, ExprKind, Line};
 use serde::{Deserialize, Serialize};
@@ -73,7 +74,7 @@ fn sides(line: &Line) -> &[Expr] {
 
 /// What can be left out of a line. Of the problem itself nothing can.
 pub(super) fn parts(line: &WorkingLine) -> Vec<Part> {
-    if line.role == "starts" {
+    if line.role == Role::Starts {
         return Vec::new();
     }
     let mut found = Vec::new();

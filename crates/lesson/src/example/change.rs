@@ -4,9 +4,11 @@ use super::base::Base;
 use super::detail::Detail;
 use super::judged::{checked_reason, written};
 use super::{Blank, Example, ExampleLine, PutIn, vary};
+use algebra::Role;
 use desk::DeskLine;
 use serde::{Deserialize, Serialize};
 use skills::typed::{NoWorking, no};
+use teaching::ids::MethodId;
 use teaching::working::WorkingLine;
 use utoipa::ToSchema;
 
@@ -17,7 +19,9 @@ pub enum ExampleChange {
     /// Works it by another method.
     Method {
         /// The method's id.
-        id: String,
+        #[serde(deserialize_with = "skills::ids::method")]
+        #[schema(value_type = skills::ids::MethodName)]
+        id: MethodId,
     },
     /// Writes down more of it, or less.
     Detail {
@@ -103,7 +107,7 @@ pub fn change(example: &Example, change: &ExampleChange) -> Result<Example, NoWo
             if !next.methods.iter().any(|method| method.id == *id) {
                 return Err(no("That method does not fit this problem. Choose another one."));
             }
-            next.method.clone_from(id);
+            next.method = *id;
             next.slip = None;
             next = remade(&next)?;
         }
@@ -139,7 +143,7 @@ pub fn change(example: &Example, change: &ExampleChange) -> Result<Example, NoWo
         ExampleChange::Write { line, text } => {
             let rung = Base::of(&next)?.rung;
             let line = find(&mut next, *line)?;
-            if line.line.role == "starts" {
+            if line.line.role == Role::Starts {
                 return Err(no("This is the problem itself. Change it above."));
             }
             let read = written(&rung, text)?;

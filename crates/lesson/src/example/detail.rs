@@ -64,15 +64,8 @@ pub(super) fn written_out(lines: Vec<WorkingLine>) -> Vec<WorkingLine> {
             _ => None,
         };
         if let Some(step) = step {
-            found.push(WorkingLine {
-                math: text_line(&step),
-                latex: latex_line(&step),
-                speech: speech_line(&step),
-                reason: std::mem::replace(&mut line.reason, "Work out both sides".into()),
-                role: Role::Follows.name().into(),
-                verdict: VerdictWord::Holds,
-                figure: None,
-            });
+            let reason = std::mem::replace(&mut line.reason, "Work out both sides".into());
+            found.push(WorkingLine::of(&step, reason, Role::Follows, VerdictWord::Holds));
         }
         found.push(line);
     }

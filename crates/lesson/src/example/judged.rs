@@ -16,7 +16,8 @@ use teaching::working::WorkingLine;
 /// # Errors
 /// [`NoWorking`] with the place that cannot be read.
 pub(super) fn written(rung: &Rung, text: &DeskLine) -> Result<WorkingLine, NoWorking> {
-    let options = Options { latex: text.latex, quantities: reads_units(rung) };
+    let options =
+        Options { latex: text.latex, quantities: reads_units(rung), ..Options::default() };
     let read = read_line_with(&text.text, options).map_err(|error| NoWorking {
         says: unreadable(&error),
         // Nobody sees the LaTeX of the field.
@@ -28,25 +29,9 @@ pub(super) fn written(rung: &Rung, text: &DeskLine) -> Result<WorkingLine, NoWor
         if words.chars().count() > LONGEST_REASON {
             return Err(no(format!("Keep a line to {LONGEST_REASON} characters.")));
         }
-        return Ok(WorkingLine {
-            math: words.to_owned(),
-            latex: String::new(),
-            speech: words.to_owned(),
-            reason: String::new(),
-            role: Role::Concludes.name().into(),
-            verdict: VerdictWord::Given,
-            figure: None,
-        });
+        return Ok(WorkingLine::said(words, "", Role::Concludes));
     }
-    Ok(WorkingLine {
-        math: text_line(&read.line),
-        latex: latex_line(&read.line),
-        speech: speech_line(&read.line),
-        reason: String::new(),
-        role: Role::Follows.name().into(),
-        verdict: VerdictWord::CantTell,
-        figure: None,
-    })
+    Ok(WorkingLine::of(&read.line, "", Role::Follows, VerdictWord::CantTell))
 }
 
 /// A reason in the teacher's words.
@@ -87,7 +72,7 @@ impl Example {
         found.judge(&base.rung);
         if let Some(put_in) = &self.slip {
             for line in found.working.iter_mut().filter(|line| line.is_slip(Some(put_in))) {
-                slip::told(&put_in.id).clone_into(&mut line.says);
+                slip::told(put_in.id).clone_into(&mut line.says);
             }
         }
         for at in 0..found.working.len() {
@@ -98,7 +83,7 @@ impl Example {
             line.leave_out(&blanks);
         }
         let fresh = base.example(self.drawn.as_ref(), self.detail, self.slip.clone());
-        Ok(Self { working: found.working, method: self.method.clone(), ..fresh })
+        Ok(Self { working: found.working, method: self.method, ..fresh })
     }
 
     /// Judges the teacher's own lines, and those below them.
@@ -109,11 +94,11 @@ impl Example {
         let on_desk: Vec<usize> = (0..self.working.len())
             .filter(|&at| {
                 let line = &self.working[at].line;
-                !line.latex.is_empty() && (sets_up || line.role != "starts")
+                line.latex.is_some() && (sets_up || line.role != Role::Starts)
             })
             .collect();
         let written = on_desk.iter().map(|&at| {
-            let text = self.working[at].line.latex.clone();
+            let text = self.working[at].line.latex.clone().unwrap_or_default();
             DeskLine { text, latex: true }
         });
         let judged = judge(rung, &written.collect::<Vec<_>>()).lines;
@@ -140,7 +125,7 @@ fn remake(line: &mut ExampleLine, rung: &Rung, made: &[WorkingLine]) -> Result<(
     let base = line.from.and_then(|from| made.get(from));
     line.line = match base {
         Some(base) if !line.own => base.clone(),
-        _ if base.is_some_and(|base| base.role == "starts") => {
+        _ if base.is_some_and(|base| base.role == Role::Starts) => {
             return Err(no("This is the problem itself. Change it above."));
         }
         _ => written(rung, &DeskLine { text: line.line.math.clone(), latex: false })?,
@@ -154,10 +139,10 @@ fn remake(line: &mut ExampleLine, rung: &Rung, made: &[WorkingLine]) -> Result<(
 /// What the desk says of a line; its reason is named anew where the line above is another one than it was made for.
 fn take(line: &mut ExampleLine, told: &JudgedLine, names_reason: bool) {
     line.line.verdict = told.verdict.word;
-    let slip = told.slip.as_deref().map_or("", slip::told);
+    let slip = told.slip.map_or("", slip::told);
     line.says = [slip, &told.verdict.says].join(" ").trim().to_owned();
-    if line.own && !told.role.is_empty() {
-        line.line.role.clone_from(&told.role);
+    if let (true, Some(role)) = (line.own, told.role) {
+        line.line.role = role;
     }
     if names_reason && !line.reworded && (line.own || !told.verdict.made.is_empty()) {
         line.line.reason = capital(&told.verdict.made);

@@ -3,12 +3,13 @@
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Values};
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Expr, ExprKind, Line, Setting, StepVerdict, compare_given, read_line};
+use algebra::{Expr, ExprKind, Line, Role, Setting, StepVerdict, compare_given, read_line};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
 use skills::scenario;
 use skills::typed::work;
 use teaching::draw::Draw;
+use teaching::ids::{MethodId, SlipId};
 use teaching::scenario::OwnScenario;
 use teaching::slips::{SLIPS, Slip, wrong_lines};
 use teaching::verdict::VerdictWord;
@@ -26,7 +27,9 @@ pub struct PutIn {
     /// The line that breaks, counted from 0 among those of the usual working.
     pub line: usize,
     /// The id of the slip.
-    pub id: String,
+    #[serde(deserialize_with = "skills::ids::slip")]
+    #[schema(value_type = skills::ids::SlipName)]
+    pub id: SlipId,
     /// Who wrote it.
     pub name: String,
     /// What the line says.
@@ -53,11 +56,11 @@ fn above(rung: &Rung, at: usize) -> Option<Line> {
 
 /// Whether a slip can be made in that line.
 fn may_break(line: &WorkingLine) -> bool {
-    line.carries() && matches!(line.role.as_str(), "follows" | "may_add" | "concludes")
+    line.carries() && matches!(line.role, Role::Follows | Role::MayAdd | Role::Concludes)
 }
 
 /// The lines below a wrong one: its own working, which ends where somebody who made the slip would end.
-fn below(wrong: &Line, method: &str) -> Option<Vec<WorkingLine>> {
+fn below(wrong: &Line, method: MethodId) -> Option<Vec<WorkingLine>> {
     if teaching::shape::solved(wrong) {
         return Some(Vec::new());
     }
@@ -116,22 +119,16 @@ pub(super) fn broken(rung: &Rung, slip: &PutIn) -> Option<Vec<WorkingLine>> {
     let above = above(rung, slip.line)?;
     let wrong = written(*known, &above, right, &setting(rung));
     let wrong = wrong.into_iter().find(|wrong| text_line(wrong) == slip.math)?;
-    let rest = below(&wrong, &rung.method)?;
+    let rest = below(&wrong, rung.method)?;
     let mut found = rung.working[..slip.line].to_vec();
-    found.push(WorkingLine {
-        math: text_line(&wrong),
-        latex: latex_line(&wrong),
-        speech: speech_line(&wrong),
-        verdict: VerdictWord::Breaks,
-        figure: None,
-        ..right.clone()
-    });
+    let reason = right.reason.clone();
+    found.push(WorkingLine::of(&wrong, reason, right.role, VerdictWord::Breaks));
     found.extend(rest);
     Some(found)
 }
 
 /// What is said of a slip to the teacher.
-pub(super) fn told(id: &str) -> &'static str {
+pub(super) fn told(id: SlipId) -> &'static str {
     SLIPS.iter().find(|known| known.id() == id).map_or("", |known| known.to_teacher())
 }
 
@@ -174,7 +171,7 @@ pub(super) fn offers(rung: &Rung, writer: &str) -> Vec<SlipOffer> {
 fn offer(rung: &Rung, at: usize, above: &Line, known: &dyn Slip, name: &str) -> Option<SlipOffer> {
     written(known, above, &rung.working[at], &setting(rung)).into_iter().find_map(|wrong| {
         let math = text_line(&wrong);
-        let slip = PutIn { line: at, id: known.id().into(), name: name.into(), math };
+        let slip = PutIn { line: at, id: known.id(), name: name.into(), math };
         broken(rung, &slip)?;
         Some(SlipOffer {
             slip,

@@ -67,7 +67,7 @@ pub(super) fn varied(example: &Example, seed: u64) -> Result<Example, NoWorking>
                 Some((base, Some(drawn)))
             }),
             None => renumbered(&example.problem, &mut draw)
-                .and_then(|text| Base::typed(&text, Some(&example.method)).ok())
+                .and_then(|text| Base::typed(&text, Some(example.method)).ok())
                 .map(|base| (base, None)),
         };
         let Some((base, drawn)) = base else { continue };

@@ -71,13 +71,14 @@ fn rung(number: usize, rung: &Rung, with_choices: bool) -> Value {
         })
         .collect();
     // An answer in words is printed as words; otherwise as mathematics.
-    let answer = if rung.story || rung.answer.latex.is_empty() {
-        inline::pieces(&rung.answer.text)
-    } else {
-        match rung.answer.text.split_once("; ") {
-            Some((words, _)) => inline::pieces(&format!("{words}; ${}$", rung.answer.latex)),
-            None => inline::pieces(&format!("${}$", rung.answer.latex)),
+    let answer = match &rung.answer.latex {
+        Some(latex) if !rung.story => {
+            // Words may stand before the mathematics: which line of somebody's working breaks.
+            let math = rung.answer.read().map(|line| algebra::write::text_line(&line));
+            let words = math.and_then(|math| rung.answer.text.strip_suffix(math.as_str()));
+            inline::pieces(&format!("{}${latex}$", words.unwrap_or_default()))
         }
+        _ => inline::pieces(&rung.answer.text),
     };
     json!({
         "number": number,
@@ -96,7 +97,7 @@ fn choices_of(rung: &Rung) -> Vec<Value> {
     let quantities = rung.answer.unit.is_some() && !rung.story;
     let options = algebra::Options { quantities, ..algebra::Options::default() };
     let shown = |text: &str| match algebra::read_line_with(text, options) {
-        Ok(read) if !rung.answer.latex.is_empty() => {
+        Ok(read) if !rung.answer.is_words() => {
             inline::pieces(&format!("${}$", algebra::write::latex_line(&read.line)))
         }
         _ => inline::pieces(text),

@@ -106,7 +106,7 @@ fn rung_view(number: usize, rung: &Rung) -> DeskRung {
         scene: rung.figure.as_ref().map(drawing::draw),
         unknown: rung.unknown.clone(),
         story: rung.story,
-        words: rung.answer.latex.is_empty(),
+        words: rung.answer.is_words(),
         keypad: Keypad::of(rung),
     }
 }

@@ -46,7 +46,7 @@ async fn skills(_teacher: SignedIn) -> Json<Vec<SkillCard>> {
             methods: card
                 .methods
                 .iter()
-                .map(|method| MethodChoice { id: method.id.into(), title: method.title.into() })
+                .map(|method| MethodChoice { id: method.id, title: method.title.into() })
                 .collect(),
         }
     };

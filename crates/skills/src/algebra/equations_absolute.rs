@@ -10,12 +10,17 @@ use teaching::problem::Key;
 pub struct AbsoluteEquations;
 
 slips! {
-    "one-case-only": "Which other number is as far from zero?",
+    ONE_CASE_ONLY = "one-case-only": "Which other number is as far from zero?",
         "Solves the positive case only.";
-    "sign-of-one-term": "The whole side takes the minus, not one term.",
+    SIGN_OF_ONE_TERM = "sign-of-one-term": "The whole side takes the minus, not one term.",
         "Changes the sign of one term only in the second case.";
-    "negative-distance": "Can a distance be negative?",
+    NEGATIVE_DISTANCE = "negative-distance": "Can a distance be negative?",
         "Solves an equation whose absolute value would be negative.";
+}
+
+methods! {
+    TWO_CASES = "two-cases": "Two cases",
+    DISTANCE = "distance": "Distance on a number line",
 }
 
 impl Skill for AbsoluteEquations {
@@ -31,13 +36,13 @@ impl Skill for AbsoluteEquations {
                 "case": "one of the possibilities that are looked at one by one",
                 "tolerance": "how far a value may be from what it should be",
             ],
-            methods: methods!["two-cases": "Two cases", "distance": "Distance on a number line"],
+            methods: METHODS,
         }
     }
 
-    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+    fn line_picture(&self, posed: &Posed, method: MethodId, line: &Line) -> Option<Figure> {
         let is_last = matches!(line, Line::AnyOf(_)) && posed.key == Key::Line(line.clone());
-        (method == "distance" && is_last).then(|| picture::of_solutions(line)).flatten()
+        (method == method::DISTANCE && is_last).then(|| picture::of_solutions(line)).flatten()
     }
 
     fn slips(&self) -> &'static [&'static dyn Slip] {
@@ -72,11 +77,11 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 fn solve(prompt: String, typed: &str, (a, middle, reach): (i64, i64, i64)) -> Posed {
     let (low, high) = (middle - reach, middle + reach);
     let posed = Posed::solve(prompt, line(typed), "x", line(&two(low, high)))
-        .slip(format!("x = {high}"), "one-case-only")
-        .slip(two((-high).min(high), (-high).max(high)), "sign-of-one-term")
+        .slip(format!("x = {high}"), slip::ONE_CASE_ONLY)
+        .slip(two((-high).min(high), (-high).max(high)), slip::SIGN_OF_ONE_TERM)
         .near([two(low - 1, high), two(-high, -low), two(low, high + a), format!("x = {low}")]);
     let posed = match board(typed, "x", None) {
-        Some(working) => posed.way("two-cases", working),
+        Some(working) => posed.way(method::TWO_CASES, working),
         None => posed,
     };
     let distance = format!("|x - {}| = {reach}", bracketed(middle));
@@ -85,7 +90,7 @@ fn solve(prompt: String, typed: &str, (a, middle, reach): (i64, i64, i64)) -> Po
         lines = lines.then(&distance, "Bring it into the form of one distance");
     }
     posed.way(
-        "distance",
+        method::DISTANCE,
         lines
             .then(
                 &format!("x = {middle} - {reach} or x = {middle} + {reach}"),
@@ -110,7 +115,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let typed = format!("|{inside}| = {reach}");
     let posed = solve(String::new(), &typed, (1, middle, reach));
     let (case, end) = (format!("{inside} = {reach}"), format!("x = {}", middle + reach));
-    with_slip(posed, draw, &[&typed, &case, &end], 1, "one-case-only")
+    with_slip(posed, draw, &[&typed, &case, &end], 1, slip::ONE_CASE_ONLY)
 }
 
 /// None, one or two?
@@ -141,11 +146,11 @@ fn how_many(index: usize, draw: &mut Draw) -> Posed {
     )
     .slip(
         if c < 0 { "two" } else { others[0] },
-        if c < 0 { "negative-distance" } else { "one-case-only" },
+        if c < 0 { slip::NEGATIVE_DISTANCE } else { slip::ONE_CASE_ONLY },
     )
     .near(others)
     .way(
-        "two-cases",
+        method::TWO_CASES,
         Lines::start(&typed)
             .then(&format!("|{inside}| = {c}"), format!("Subtract {n} from both sides"))
             .work(&claim, why)

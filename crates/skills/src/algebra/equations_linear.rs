@@ -4,6 +4,7 @@
 //! of Algebra* (Hewlett's translation), part I, section IV, chapters II and III. What counts as nice:
 //! the solution is drawn first, a whole number from -9 to 12, positive on the first rungs.
 
+use crate::kit::methods;
 use crate::kit::{bracketed, line, sum, tex};
 use crate::pictured;
 use crate::scenario::{self, own};
@@ -14,14 +15,21 @@ use algebra::{Expr, Line, Role};
 use num_traits::ToPrimitive;
 use teaching::draw::Draw;
 use teaching::figure::{Figure, Mark};
+use teaching::ids::MethodId;
 use teaching::problem::{Flawed, Posed, Story};
 use teaching::skill::{Card, Method, Skill, Stage, Strand, Term};
-use teaching::slips::{self, Slip};
+use teaching::slips::{self, KeptSignWhenMoving, SecondTermNotMultiplied, Slip};
 use teaching::typeset::Lines;
 use teaching::working::{Draft, Working};
 
 /// The skill `equations.linear`.
 pub struct Linear;
+
+methods! {
+    BALANCE = "balance": "Same to both sides",
+    UNDO = "undo": "Undo in reverse",
+    BAR = "bar": "Bar",
+}
 
 impl Skill for Linear {
     fn card(&self) -> Card {
@@ -40,18 +48,14 @@ impl Skill for Linear {
                     means: "terms with the same letters to the same powers",
                 },
             ],
-            methods: &[
-                Method { id: "balance", title: "Same to both sides" },
-                Method { id: "undo", title: "Undo in reverse" },
-                Method { id: "bar", title: "Bar" },
-            ],
+            methods: METHODS,
         }
     }
 
-    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+    fn line_picture(&self, posed: &Posed, method: MethodId, line: &Line) -> Option<Figure> {
         match method {
-            "balance" => pictured::balance(line),
-            "bar" => Bars::of(posed)?.figure(line),
+            method::BALANCE => pictured::balance(line),
+            method::BAR => Bars::of(posed)?.figure(line),
             _ => None,
         }
     }
@@ -74,14 +78,14 @@ impl Skill for Linear {
         }
     }
 
-    fn working(&self, posed: &Posed, method: &str) -> Option<Working> {
+    fn working(&self, posed: &Posed, method: MethodId) -> Option<Working> {
         if let Some((_, working)) = posed.workings.iter().find(|(id, _)| *id == method) {
             return Some(working.clone());
         }
         let steps = match method {
-            "balance" => solve_linear(&posed.line, &posed.unknown),
-            "undo" => solve_undoing(&posed.line, &posed.unknown),
-            "bar" => return Bars::of(posed).map(|bars| told(posed, bars.lines())),
+            method::BALANCE => solve_linear(&posed.line, &posed.unknown),
+            method::UNDO => solve_undoing(&posed.line, &posed.unknown),
+            method::BAR => return Bars::of(posed).map(|bars| told(posed, bars.lines())),
             _ => return None,
         };
         Some(told(posed, steps.ok()?.into_iter().map(Draft::from).collect()))
@@ -275,7 +279,7 @@ fn how_many(draw: &mut Draw) -> Posed {
     )
     .near(others)
     .way(
-        "balance",
+        method::BALANCE,
         Lines::start(&equation)
             .then(&expanded, "Multiply out the bracket")
             .then(&last, reason)
@@ -307,12 +311,12 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
         let solution = draw.between(2, 9);
         let inside = shifted(multiple(a), b);
         let line = Line::equation(Expr::int(k).times(inside), Expr::int(k * (a * solution + b)));
-        let slip = *draw.one_of(&["second-term-not-multiplied", "kept-sign-when-moving"]);
+        let slip = *draw.one_of(&[SecondTermNotMultiplied::ID, KeptSignWhenMoving::ID]);
         let Ok(right) = solve_linear(&line, "x") else { continue };
         let mut lines = vec![line.clone()];
         let made = slips::LINEAR.iter().find(|known| known.id() == slip);
         let Some(made) = made else { continue };
-        if slip == "kept-sign-when-moving" {
+        if slip == KeptSignWhenMoving::ID {
             lines.push(right[1].line.clone());
         }
         let Some(wrong) = made.wrong(&lines[lines.len() - 1]).into_iter().next() else { continue };

@@ -9,12 +9,19 @@ use crate::kit::*;
 pub struct Quadratic;
 
 slips! {
-    "one-root-forgotten": "Which other number has the same square?",
+    ONE_ROOT_FORGOTTEN = "one-root-forgotten": "Which other number has the same square?",
         "Gives one root only.";
-    "divided-by-x": "May x be zero? Then dividing by it loses something.",
+    DIVIDED_BY_X = "divided-by-x": "May x be zero? Then dividing by it loses something.",
         "Divides both sides by the unknown and loses the root zero.";
-    "signs-of-roots": "Put your answer into the bracket. Is it zero?",
+    SIGNS_OF_ROOTS = "signs-of-roots": "Put your answer into the bracket. Is it zero?",
         "Gives the roots with the wrong signs.";
+}
+
+methods! {
+    FACTOR = "factor": "Factors",
+    FORMULA = "formula": "Quadratic formula",
+    SQUARE_ROOT = "square-root": "Square roots",
+    COMPLETE_THE_SQUARE = "complete-the-square": "Complete the square",
 }
 
 impl Skill for Quadratic {
@@ -30,12 +37,7 @@ impl Skill for Quadratic {
                 "root": "a solution",
                 "discriminant": "what stands under the root in the formula; its sign tells how many roots there are",
             ],
-            methods: methods![
-                "factor": "Factors",
-                "formula": "Quadratic formula",
-                "square-root": "Square roots",
-                "complete-the-square": "Complete the square",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -72,7 +74,7 @@ fn trinomial(a: i64, b: i64, c: i64) -> String {
 }
 
 fn with_ways(mut posed: Posed, typed: &str) -> Posed {
-    for method in ["factor", "formula", "square-root", "complete-the-square"] {
+    for Method { id: method, .. } in METHODS.iter().copied() {
         if let Some(working) = board(typed, "x", Some(method)) {
             posed = posed.way(method, working);
         }
@@ -87,8 +89,8 @@ fn roots(p: i64, q: i64) -> String {
 
 fn solve(prompt: String, typed: &str, p: i64, q: i64) -> Posed {
     let posed = Posed::solve(prompt, line(typed), "x", line(&roots(p, q)))
-        .slip(roots(p.max(q), p.max(q)), "one-root-forgotten")
-        .slip(roots(-p, -q), "signs-of-roots")
+        .slip(roots(p.max(q), p.max(q)), slip::ONE_ROOT_FORGOTTEN)
+        .slip(roots(-p, -q), slip::SIGNS_OF_ROOTS)
         .near([roots(p, -q), roots(p + 1, q), roots(p, q + 2), roots(p + 2, q - 1)]);
     with_ways(posed, typed)
 }
@@ -113,7 +115,7 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
         _ => (format!("{} = 0", trinomial(1, -p - q, p * q)), p, q),
     };
     let posed = solve(format!("Solve {}.", tex(&typed)), &typed, p, q);
-    if index % 4 == 2 { posed.slip(roots(q, q), "divided-by-x") } else { posed }
+    if index % 4 == 2 { posed.slip(roots(q, q), slip::DIVIDED_BY_X) } else { posed }
 }
 
 fn leading_coefficient(draw: &mut Draw) -> Posed {
@@ -146,10 +148,10 @@ fn how_many(draw: &mut Draw) -> Posed {
         count,
         vec![line(&claim)],
     )
-    .slip(others[1], "one-root-forgotten")
+    .slip(others[1], slip::ONE_ROOT_FORGOTTEN)
     .near([others[0]])
     .way(
-        "formula",
+        method::FORMULA,
         sign_of(
             d,
             &claim,
@@ -177,7 +179,7 @@ fn story(draw: &mut Draw) -> Posed {
     let thing = *draw.one_of(&["bed of clover", "window of the honey room", "sheet of beeswax"]);
     let unit = if thing == "bed of clover" { "m" } else { "dm" };
     let typed = format!("{} = 0", trinomial(1, d, -area));
-    let mut lines = board(&typed, "x", Some("factor")).unwrap_or(Working(Vec::new()));
+    let mut lines = board(&typed, "x", Some(method::FACTOR)).unwrap_or(Working(Vec::new()));
     let (low, high) = (-w - d, w);
     lines.0.push(teaching::working::Draft::Words {
         sentence: format!("{low} is no width. It is {high} {unit} wide."),
@@ -189,9 +191,9 @@ fn story(draw: &mut Draw) -> Posed {
         high.to_string(),
         vec![line(&format!("{high} × ({high} + {d}) = {area}")), line(&format!("{low} < 0"))],
     )
-    .slip((w + d).to_string(), "signs-of-roots")
+    .slip((w + d).to_string(), slip::SIGNS_OF_ROOTS)
     .near([low.to_string(), (w + 1).to_string()])
-    .way("factor", lines)
+    .way(method::FACTOR, lines)
     .unit(unit)
     .answered(format!("It is {high} {unit} wide."), unit)
 }

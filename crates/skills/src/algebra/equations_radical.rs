@@ -9,12 +9,16 @@ use crate::kit::*;
 pub struct Radical;
 
 slips! {
-    "squared-term-by-term": "The square of a sum has three terms.",
+    SQUARED_TERM_BY_TERM = "squared-term-by-term": "The square of a sum has three terms.",
         "Squares each term of a side by itself.";
-    "check-forgotten": "Put each value into the first equation. Does it fit?",
+    CHECK_FORGOTTEN = "check-forgotten": "Put each value into the first equation. Does it fit?",
         "Keeps a solution that squaring brought in.";
-    "root-not-isolated": "What still stands beside the root?",
+    ROOT_NOT_ISOLATED = "root-not-isolated": "What still stands beside the root?",
         "Squares before the root is alone.";
+}
+
+methods! {
+    ISOLATE_AND_SQUARE = "isolate-and-square": "Isolate and square",
 }
 
 impl Skill for Radical {
@@ -30,7 +34,7 @@ impl Skill for Radical {
                 "isolate": "bring to stand alone on one side",
                 "extraneous solution": "a value that a step brought in and that does not fit the first equation",
             ],
-            methods: methods!["isolate-and-square": "Isolate and square"],
+            methods: METHODS,
         }
     }
 
@@ -54,12 +58,12 @@ fn linear(a: i64, b: i64) -> String {
     sum(&[(a, "x"), (b, "")])
 }
 
-fn solve(prompt: String, typed: &str, answer: i64, wrong: [(i64, &'static str); 2]) -> Posed {
+fn solve(prompt: String, typed: &str, answer: i64, wrong: [(i64, SlipId); 2]) -> Posed {
     let posed = Posed::equation(prompt, line(typed), "x", from_int(answer))
         .slip(wrong[0].0.to_string(), wrong[0].1)
         .slip(wrong[1].0.to_string(), wrong[1].1);
     match board(typed, "x", None) {
-        Some(working) => posed.way("isolate-and-square", working),
+        Some(working) => posed.way(method::ISOLATE_AND_SQUARE, working),
         None => posed,
     }
 }
@@ -83,7 +87,7 @@ fn alone(index: usize, draw: &mut Draw) -> Posed {
         ask(&typed),
         &typed,
         x,
-        [((c - b) / a, "root-not-isolated"), ((c * c + b) / a, "root-not-isolated")],
+        [((c - b) / a, slip::ROOT_NOT_ISOLATED), ((c * c + b) / a, slip::ROOT_NOT_ISOLATED)],
     )
 }
 
@@ -103,7 +107,7 @@ fn isolate_first(index: usize, draw: &mut Draw) -> Posed {
         ask(&typed),
         &typed,
         x,
-        [(c * c - b * b - a, "squared-term-by-term"), (root - a, "root-not-isolated")],
+        [(c * c - b * b - a, slip::SQUARED_TERM_BY_TERM), (root - a, slip::ROOT_NOT_ISOLATED)],
     )
 }
 
@@ -115,11 +119,11 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         String::new(),
         &typed,
         x,
-        [(c * c - b * b - a, "squared-term-by-term"), (root - a, "root-not-isolated")],
+        [(c * c - b * b - a, slip::SQUARED_TERM_BY_TERM), (root - a, slip::ROOT_NOT_ISOLATED)],
     );
     let squared = format!("{} + {} = {}", linear(1, a), b * b, c * c);
     let end = format!("x = {}", c * c - b * b - a);
-    with_slip(posed, draw, &[&typed, &squared, &end], 1, "squared-term-by-term")
+    with_slip(posed, draw, &[&typed, &squared, &end], 1, slip::SQUARED_TERM_BY_TERM)
 }
 
 /// `sqrt(x + a) = x - b`, where squaring brings in a second solution.
@@ -129,11 +133,11 @@ fn extraneous(draw: &mut Draw) -> Posed {
     let a = root * root - x;
     let typed = format!("sqrt({}) = x - {b}", linear(1, a));
     let posed = Posed::solve(ask(&typed), line(&typed), "x", line(&format!("x = {x}")))
-        .slip(format!("x = {other} or x = {x}"), "check-forgotten")
-        .slip(format!("x = {other}"), "check-forgotten")
+        .slip(format!("x = {other} or x = {x}"), slip::CHECK_FORGOTTEN)
+        .slip(format!("x = {other}"), slip::CHECK_FORGOTTEN)
         .near([format!("x = {}", x + 1), format!("x = {}", x + 2)]);
     match board(&typed, "x", None) {
-        Some(working) => posed.way("isolate-and-square", working),
+        Some(working) => posed.way(method::ISOLATE_AND_SQUARE, working),
         None => posed,
     }
 }
@@ -155,7 +159,7 @@ fn two_roots(draw: &mut Draw) -> Posed {
         ask(&typed),
         &typed,
         x,
-        [((d + b) / (a - c), "root-not-isolated"), (x + 1, "squared-term-by-term")],
+        [((d + b) / (a - c), slip::ROOT_NOT_ISOLATED), (x + 1, slip::SQUARED_TERM_BY_TERM)],
     )
 }
 
@@ -207,7 +211,7 @@ fn story(draw: &mut Draw) -> Posed {
         format!("{text} Find {}.", tex("x")),
         &typed,
         x,
-        [((root + k) * (root + k), "root-not-isolated"), (root, "root-not-isolated")],
+        [((root + k) * (root + k), slip::ROOT_NOT_ISOLATED), (root, slip::ROOT_NOT_ISOLATED)],
     )
     .answered(format!("It is {x} {unit}."), unit)
 }

@@ -9,14 +9,18 @@ use crate::kit::*;
 pub struct RationalEquations;
 
 slips! {
-    "term-cancelled": "Only factors of the whole numerator cancel.",
+    TERM_CANCELLED = "term-cancelled": "Only factors of the whole numerator cancel.",
         "Cancels a term of a sum against the denominator.";
-    "excluded-value-kept": "Put your value into the denominator. Is it zero?",
+    EXCLUDED_VALUE_KEPT = "excluded-value-kept": "Put your value into the denominator. Is it zero?",
         "Keeps a value for which a denominator is zero.";
-    "denominators-added": "How much of the work is done in one hour?",
+    DENOMINATORS_ADDED = "denominators-added": "How much of the work is done in one hour?",
         "Adds the times where the rates should be added.";
-    "one-side-multiplied": "Were all terms multiplied?",
+    ONE_SIDE_MULTIPLIED = "one-side-multiplied": "Were all terms multiplied?",
         "Multiplies only some terms by the common denominator.";
+}
+
+methods! {
+    COMMON_DENOMINATOR = "common-denominator": "Multiply by the common denominator",
 }
 
 impl Skill for RationalEquations {
@@ -32,7 +36,7 @@ impl Skill for RationalEquations {
                 "excluded value": "a value for which a denominator would be zero",
                 "least common denominator": "the smallest expression that all denominators divide",
             ],
-            methods: methods!["common-denominator": "Multiply by the common denominator"],
+            methods: METHODS,
         }
     }
 
@@ -54,7 +58,7 @@ impl Skill for RationalEquations {
 
 fn with_board(posed: Posed, typed: &str, letter: &str) -> Posed {
     match board(typed, letter, None) {
-        Some(working) => posed.way("common-denominator", working),
+        Some(working) => posed.way(method::COMMON_DENOMINATOR, working),
         None => posed,
     }
 }
@@ -66,7 +70,7 @@ fn one_fraction(draw: &mut Draw) -> Posed {
     let shift = if b < 0 { format!("- {}", -b) } else { format!("+ {b}") };
     let typed = format!("{a}/x {shift} = {c}");
     let posed = Posed::equation(format!("Solve {}.", tex(&typed)), line(&typed), "x", from_int(x))
-        .slip(fraction(a + b, if c == 0 { 1 } else { c }), "one-side-multiplied")
+        .slip(fraction(a + b, if c == 0 { 1 } else { c }), slip::ONE_SIDE_MULTIPLIED)
         .near([(-x).to_string(), (a * q).to_string(), (x + b).to_string()]);
     with_board(posed, &typed, "x")
 }
@@ -85,8 +89,8 @@ fn proportion(index: usize, draw: &mut Draw) -> Posed {
         (x, format!("({})/{c} = ({})/{d}", sum(&[(1, "x"), (b, "")]), sum(&[(1, "x"), (e, "")])))
     };
     let posed = Posed::equation(format!("Solve {}.", tex(&typed)), line(&typed), "x", from_int(x))
-        .slip((x + b).to_string(), "one-side-multiplied")
-        .slip((d * k + b).to_string(), "one-side-multiplied")
+        .slip((x + b).to_string(), slip::ONE_SIDE_MULTIPLIED)
+        .slip((d * k + b).to_string(), slip::ONE_SIDE_MULTIPLIED)
         .near([(x + 1).to_string(), (-x).to_string()]);
     with_board(posed, &typed, "x")
 }
@@ -110,11 +114,11 @@ fn excluded(draw: &mut Draw) -> Posed {
         "x",
         line(&answer),
     )
-    .slip(format!("x = {} or x = {}", -q, -p), "excluded-value-kept")
-    .slip(format!("x = {}", if p == 0 { q } else { p }), "excluded-value-kept")
+    .slip(format!("x = {} or x = {}", -q, -p), slip::EXCLUDED_VALUE_KEPT)
+    .slip(format!("x = {}", if p == 0 { q } else { p }), slip::EXCLUDED_VALUE_KEPT)
     .near([format!("x = {} or x = {q}", p - 10), format!("x = {p} or x = {}", q + 10)])
     .way(
-        "common-denominator",
+        method::COMMON_DENOMINATOR,
         Lines::start(&format!("{} = 0", sum(&[(1, "x^2"), (-p - q, "x"), (p * q, "")])))
             .then(&typed, "A denominator must not be zero: factorise it")
             .then(&answer, "A product is zero when one factor is"),
@@ -134,8 +138,8 @@ fn left_out(index: usize, draw: &mut Draw) -> Posed {
             "x",
             line("no solution"),
         )
-        .slip(format!("x = {a}"), "excluded-value-kept")
-        .slip(format!("x = {}", a + k), "one-side-multiplied")
+        .slip(format!("x = {a}"), slip::EXCLUDED_VALUE_KEPT)
+        .slip(format!("x = {}", a + k), slip::ONE_SIDE_MULTIPLIED)
         .near([format!("x = {}", -a), "x = 0".to_owned()]);
         return with_board(posed, &typed, "x");
     }
@@ -148,8 +152,8 @@ fn left_out(index: usize, draw: &mut Draw) -> Posed {
         "x",
         line(&format!("x = {b}")),
     )
-    .slip(format!("x = {a} or x = {b}"), "excluded-value-kept")
-    .slip(format!("x = {a}"), "excluded-value-kept")
+    .slip(format!("x = {a} or x = {b}"), slip::EXCLUDED_VALUE_KEPT)
+    .slip(format!("x = {a}"), slip::EXCLUDED_VALUE_KEPT)
     .near([format!("x = {}", a + b), format!("x = {}", -b)]);
     with_board(posed, &typed, "x")
 }
@@ -191,14 +195,14 @@ fn shared_work(draw: &mut Draw) -> Posed {
         "t",
         from_int(t),
     )
-    .slip((a + b).to_string(), "denominators-added")
-    .slip(fraction(a + b, 2), "denominators-added")
+    .slip((a + b).to_string(), slip::DENOMINATORS_ADDED)
+    .slip(fraction(a + b, 2), slip::DENOMINATORS_ADDED)
     .near([(b - a).to_string(), (t + 1).to_string()])
     .answered(format!("Together they need {t} {unit}."), unit);
     let common = lcm(a, b);
     let (x, y) = (common / a, common / b);
     posed.way(
-        "common-denominator",
+        method::COMMON_DENOMINATOR,
         Lines::start(&typed)
             .then(
                 &format!("{x}/{common} + {y}/{common} = 1/t"),
@@ -224,8 +228,8 @@ fn speed(draw: &mut Draw) -> Posed {
         "v",
         from_int(v),
     )
-    .slip((v + more).to_string(), "one-side-multiplied")
-    .slip((fast - slow).to_string(), "term-cancelled")
+    .slip((v + more).to_string(), slip::ONE_SIDE_MULTIPLIED)
+    .slip((fast - slow).to_string(), slip::TERM_CANCELLED)
     .near([(v - more).to_string(), (2 * v).to_string()])
     .answered(format!("Without the wind it flies {v} km/h."), "km/h");
     with_board(posed, &typed, "v")

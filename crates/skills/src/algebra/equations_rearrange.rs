@@ -12,14 +12,18 @@ use teaching::working::Draft;
 pub struct Rearrange;
 
 slips! {
-    "inverse-not-taken": "What is done to the letter? Do the opposite to both sides.",
+    INVERSE_NOT_TAKEN = "inverse-not-taken": "What is done to the letter? Do the opposite to both sides.",
         "Does the same operation again instead of its inverse.";
-    "one-term-only": "The whole side is divided, not one term of it.",
+    ONE_TERM_ONLY = "one-term-only": "The whole side is divided, not one term of it.",
         "Divides or multiplies one term only.";
-    "subject-on-both-sides": "The letter still stands on the other side.",
+    SUBJECT_ON_BOTH_SIDES = "subject-on-both-sides": "The letter still stands on the other side.",
         "Leaves the letter that is asked for on both sides.";
-    "root-too-early": "Is the square alone yet?",
+    ROOT_TOO_EARLY = "root-too-early": "Is the square alone yet?",
         "Takes the root before the square is isolated.";
+}
+
+methods! {
+    UNDO = "undo": "Undo in reverse order",
 }
 
 impl Skill for Rearrange {
@@ -35,7 +39,7 @@ impl Skill for Rearrange {
                 "formula": "an equation between quantities",
                 "inverse operation": "what undoes an operation",
             ],
-            methods: methods!["undo": "Undo in reverse order"],
+            methods: METHODS,
         }
     }
 
@@ -69,7 +73,7 @@ fn solved_for(prompt: String, typed: &str, letter: &str, answer: &str) -> Posed 
             *reason = "Take the square root: lengths are positive".into();
         }
     }
-    posed.way("undo", worked.working)
+    posed.way(method::UNDO, worked.working)
 }
 
 fn make_subject(letter: &str, typed: &str) -> String {
@@ -104,8 +108,8 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
     };
     let told = |n: usize| format!("{x} = {}", slips[n]);
     solved_for(make_subject(x, &typed), &typed, x, &answer)
-        .slip(told(0), "inverse-not-taken")
-        .slip(told(1), if index % 4 == 3 { "one-term-only" } else { "inverse-not-taken" })
+        .slip(told(0), slip::INVERSE_NOT_TAKEN)
+        .slip(told(1), if index % 4 == 3 { slip::ONE_TERM_ONLY } else { slip::INVERSE_NOT_TAKEN })
         .near([told(2), format!("{x} = {answer} + 1")])
 }
 
@@ -121,11 +125,11 @@ fn with_a_square(draw: &mut Draw) -> Posed {
         x,
         &answer,
     )
-    .slip(told(format!("(sqrt({y}) - {b})/{a}")), "root-too-early")
-    .slip(told(format!("({y} - {b})/{a}")), "inverse-not-taken")
+    .slip(told(format!("(sqrt({y}) - {b})/{a}")), slip::ROOT_TOO_EARLY)
+    .slip(told(format!("({y} - {b})/{a}")), slip::INVERSE_NOT_TAKEN)
     .near([told(format!("sqrt({y} - {b})/{a}")), told(format!("sqrt(({y} + {b})/{a})"))]);
     Posed { workings: Vec::new(), ..posed }.given(&format!("{y} > {b}")).way(
-        "undo",
+        method::UNDO,
         Lines::start(&typed)
             .then(&format!("{y} - {b} = {a}{x}^2"), format!("Subtract {b} from both sides"))
             .then(&format!("({y} - {b})/{a} = {x}^2"), format!("Divide both sides by {a}"))
@@ -184,11 +188,11 @@ fn twice(index: usize, draw: &mut Draw) -> Posed {
     let working = lines.iter().fold(start, |lines, (typed, why)| lines.then(typed, why.as_str()));
     Posed::solve(make_subject("x", &typed), line(&typed), "x", line(&answer))
         .form(Form::SolvedFor("x".into()))
-        .slip(told(wrong[0].clone()), "subject-on-both-sides")
-        .slip(told(wrong[1].clone()), "inverse-not-taken")
-        .slip(told(wrong[2].clone()), "one-term-only")
+        .slip(told(wrong[0].clone()), slip::SUBJECT_ON_BOTH_SIDES)
+        .slip(told(wrong[1].clone()), slip::INVERSE_NOT_TAKEN)
+        .slip(told(wrong[2].clone()), slip::ONE_TERM_ONLY)
         .near([told(wrong[3].clone())])
-        .way("undo", working)
+        .way(method::UNDO, working)
 }
 
 /// A formula of the bee garden.
@@ -298,7 +302,10 @@ fn formula(index: usize, draw: &mut Draw) -> Posed {
     );
     let as_line = |n: usize| format!("{} = {}", told.letter, told.wrong[n]);
     solved_for(prompt, told.typed, told.letter, told.answer)
-        .slip(as_line(0), "inverse-not-taken")
-        .slip(as_line(1), if told.typed.contains('^') { "root-too-early" } else { "one-term-only" })
+        .slip(as_line(0), slip::INVERSE_NOT_TAKEN)
+        .slip(
+            as_line(1),
+            if told.typed.contains('^') { slip::ROOT_TOO_EARLY } else { slip::ONE_TERM_ONLY },
+        )
         .near([as_line(2)])
 }

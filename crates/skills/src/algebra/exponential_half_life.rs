@@ -9,14 +9,19 @@ use teaching::figure::{Curve, Place};
 pub struct HalfLife;
 
 slips! {
-    "multiplied-by-number": "Halve what is left, not the amount at the start.",
+    MULTIPLIED_BY_NUMBER = "multiplied-by-number": "Halve what is left, not the amount at the start.",
         "Multiplies by the number of half-lives, or divides by it.";
-    "start-halved-each-time": "What is left after the first half-life? Halve that.",
+    START_HALVED_EACH_TIME = "start-halved-each-time": "What is left after the first half-life? Halve that.",
         "Takes half of the start away each time.";
-    "one-halving-off": "How often was it halved?",
+    ONE_HALVING_OFF = "one-halving-off": "How often was it halved?",
         "Halves once too often or too rarely.";
-    "time-for-count": "How many half-lives are in that time?",
+    TIME_FOR_COUNT = "time-for-count": "How many half-lives are in that time?",
         "Takes the time for the number of half-lives.";
+}
+
+methods! {
+    HALVE_STEP_BY_STEP = "halve-step-by-step": "Halve step by step",
+    POWER = "power": "Power of one half",
 }
 
 impl Skill for HalfLife {
@@ -32,7 +37,7 @@ impl Skill for HalfLife {
                 "decay": "get less by the same factor in equal times",
                 "exponential": "with the unknown in the exponent",
             ],
-            methods: methods!["halve-step-by-step": "Halve step by step", "power": "Power of one half"],
+            methods: METHODS,
         }
     }
 
@@ -149,14 +154,14 @@ fn amount(draw: &mut Draw) -> Posed {
         line(&left.to_string()),
         Form::Any,
     )
-    .slip(fraction(start, times), "multiplied-by-number")
-    .slip((left * 2).to_string(), "one-halving-off")
-    .slip(fraction(left, 2), "one-halving-off")
-    .slip("0", "start-halved-each-time")
-    .way("halve-step-by-step", steps)
-    .grows("halve-step-by-step", fade.table(1))
+    .slip(fraction(start, times), slip::MULTIPLIED_BY_NUMBER)
+    .slip((left * 2).to_string(), slip::ONE_HALVING_OFF)
+    .slip(fraction(left, 2), slip::ONE_HALVING_OFF)
+    .slip("0", slip::START_HALVED_EACH_TIME)
+    .way(method::HALVE_STEP_BY_STEP, steps)
+    .grows(method::HALVE_STEP_BY_STEP, fade.table(1))
     .way(
-        "power",
+        method::POWER,
         Lines::start(&typed)
             .work(&format!("{total} ÷ {half_life} = {times}"), "How many half-lives these are")
             .then(
@@ -165,7 +170,7 @@ fn amount(draw: &mut Draw) -> Posed {
             )
             .then(&left.to_string(), "Divide"),
     )
-    .grows("power", fade.dots(0, 2))
+    .grows(method::POWER, fade.dots(0, 2))
     .answered(format!("{left} {unit} {} left.", if left == 1 { "is" } else { "are" }), unit)
 }
 
@@ -176,16 +181,16 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let wrong = format!("{start} × (1/{})", 2 * times);
     let posed =
         Posed::value(String::new(), line(&typed), line(&left.to_string()), Form::LowestTerms)
-            .slip(fraction(start, 2 * times), "multiplied-by-number")
-            .slip((left * 2).to_string(), "one-halving-off")
-            .slip(fraction(left, 2), "one-halving-off")
+            .slip(fraction(start, 2 * times), slip::MULTIPLIED_BY_NUMBER)
+            .slip((left * 2).to_string(), slip::ONE_HALVING_OFF)
+            .slip(fraction(left, 2), slip::ONE_HALVING_OFF)
             .way(
-                "power",
+                method::POWER,
                 Lines::start(&typed)
                     .then(&format!("{start} × (1/{})", 1 << times), "The power counts factors")
                     .then(&left.to_string(), "Multiply"),
             );
-    with_slip(posed, draw, &[&typed, &wrong], 1, "multiplied-by-number")
+    with_slip(posed, draw, &[&typed, &wrong], 1, slip::MULTIPLIED_BY_NUMBER)
 }
 
 fn how_many(draw: &mut Draw) -> Posed {
@@ -201,19 +206,19 @@ fn how_many(draw: &mut Draw) -> Posed {
         "n",
         from_int(times),
     )
-    .slip(fraction(start, 2 * left), "multiplied-by-number")
-    .slip((times + 1).to_string(), "one-halving-off")
-    .slip((times - 1).to_string(), "one-halving-off")
-    .slip(fade.half_life.to_string(), "time-for-count")
+    .slip(fraction(start, 2 * left), slip::MULTIPLIED_BY_NUMBER)
+    .slip((times + 1).to_string(), slip::ONE_HALVING_OFF)
+    .slip((times - 1).to_string(), slip::ONE_HALVING_OFF)
+    .slip(fade.half_life.to_string(), slip::TIME_FOR_COUNT)
     .way(
-        "halve-step-by-step",
+        method::HALVE_STEP_BY_STEP,
         fade.halved()
             .begin(&equation, "As an equation")
             .then(&format!("n = {times}"), "Count the halvings"),
     )
-    .grows("halve-step-by-step", fade.table(0))
+    .grows(method::HALVE_STEP_BY_STEP, fade.table(0))
     .way(
-        "power",
+        method::POWER,
         Lines::start(&equation)
             .then(
                 &format!("(1/2)^n = {}", fraction(left, start)),
@@ -225,7 +230,7 @@ fn how_many(draw: &mut Draw) -> Posed {
             )
             .then(&format!("n = {times}"), "The same base: the exponents are equal"),
     )
-    .grows("power", fade.dots(0, 2))
+    .grows(method::POWER, fade.dots(0, 2))
 }
 
 fn how_long(draw: &mut Draw) -> Posed {
@@ -239,17 +244,17 @@ fn how_long(draw: &mut Draw) -> Posed {
         "t",
         from_int(total),
     )
-    .slip(times.to_string(), "time-for-count")
-    .slip((total + half_life).to_string(), "one-halving-off")
-    .slip((total - half_life).to_string(), "one-halving-off")
+    .slip(times.to_string(), slip::TIME_FOR_COUNT)
+    .slip((total + half_life).to_string(), slip::ONE_HALVING_OFF)
+    .slip((total - half_life).to_string(), slip::ONE_HALVING_OFF)
     .way(
-        "halve-step-by-step",
+        method::HALVE_STEP_BY_STEP,
         fade.halved()
             .begin(&equation, "As an equation")
             .then(&format!("t/{half_life} = {times}"), format!("It was halved {times} times"))
             .then(&format!("t = {total}"), format!("{times} half-lives of {half_life} {time}")),
     )
-    .grows("halve-step-by-step", fade.table(0))
+    .grows(method::HALVE_STEP_BY_STEP, fade.table(0))
     .answered(format!("It takes {total} {time}."), time)
 }
 
@@ -264,11 +269,11 @@ fn the_half_life(draw: &mut Draw) -> Posed {
         "h",
         from_int(half_life),
     )
-    .slip(fraction(total, 2), "start-halved-each-time")
-    .slip(fraction(total, times + 1), "one-halving-off")
-    .slip((total * times).to_string(), "multiplied-by-number")
+    .slip(fraction(total, 2), slip::START_HALVED_EACH_TIME)
+    .slip(fraction(total, times + 1), slip::ONE_HALVING_OFF)
+    .slip((total * times).to_string(), slip::MULTIPLIED_BY_NUMBER)
     .way(
-        "halve-step-by-step",
+        method::HALVE_STEP_BY_STEP,
         (0..times)
             .fold(Lines::default(), |lines, n| {
                 let before = start >> n;
@@ -297,15 +302,15 @@ fn between_the_steps(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(format!("≈ {}", nearest(&format!("{start} × {half_life}/(2 × {total})"), 1)), "multiplied-by-number")
-    .slip(format!("≈ {}", nearest(&format!("{start} × (1/2)^({half_life}/{total})"), 1)), "time-for-count")
+    .slip(format!("≈ {}", nearest(&format!("{start} × {half_life}/(2 × {total})"), 1)), slip::MULTIPLIED_BY_NUMBER)
+    .slip(format!("≈ {}", nearest(&format!("{start} × (1/2)^({half_life}/{total})"), 1)), slip::TIME_FOR_COUNT)
     .near([
         format!("≈ {}", nearest(&format!("{start} - {typed}"), 1)),
         format!("≈ {}", nearest(&format!("{typed} × 2"), 1)),
         format!("≈ {}", nearest(&format!("{typed} + 1"), 1)),
     ])
     .way(
-        "power",
+        method::POWER,
         Lines::start(&typed)
             .say(
                 format!("{total} {time} are {} half-lives.", tex(&format!("{total}/{half_life}"))),
@@ -339,11 +344,11 @@ fn when(draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
-    .slip(told(&format!("ln({factor})/ln(1/2)")), "time-for-count")
-    .slip(told(&format!("{half_life} × {start}/(2 × {left})")), "multiplied-by-number")
+    .slip(told(&format!("ln({factor})/ln(1/2)")), slip::TIME_FOR_COUNT)
+    .slip(told(&format!("{half_life} × {start}/(2 × {left})")), slip::MULTIPLIED_BY_NUMBER)
     .near([told(&format!("{exact} + {half_life}")), told(&format!("{exact} + 1"))])
     .way(
-        "power",
+        method::POWER,
         Lines::start(&equation)
             .then(&format!("(1/2)^(t/{half_life}) = {factor}"), format!("Divide both sides by {start}"))
             .then(
@@ -384,18 +389,18 @@ fn on_a_curve(draw: &mut Draw) -> Posed {
         "t",
         from_int(half_life),
     )
-    .slip((2 * half_life).to_string(), "one-halving-off")
+    .slip((2 * half_life).to_string(), slip::ONE_HALVING_OFF)
     .near([until, half_life + 1, start].map(|time| time.to_string()))
     .figure(drawn(vec![point(0, start)]))
     .way(
-        "halve-step-by-step",
+        method::HALVE_STEP_BY_STEP,
         Lines::default()
             .work(&format!("{start} ÷ 2 = {}", start / 2), "Half of what was there at first")
             .begin(&equation, format!("Where is the curve {} high?", start / 2))
             .then(&format!("t = {half_life}"), "Read off below that point"),
     )
     .grows(
-        "halve-step-by-step",
+        method::HALVE_STEP_BY_STEP,
         [(2, drawn(vec![point(0, start), point(half_life, start / 2)]))],
     )
     .answered(format!("The half-life is {half_life} {time}."), time)
@@ -413,12 +418,12 @@ fn share_left(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::LowestTerms,
     )
-    .slip(fraction(1, 2 * times), "multiplied-by-number")
-    .slip(fraction(1, 1 << (times - 1)), "one-halving-off")
-    .slip(fraction((1 << times) - 1, 1 << times), "start-halved-each-time")
+    .slip(fraction(1, 2 * times), slip::MULTIPLIED_BY_NUMBER)
+    .slip(fraction(1, 1 << (times - 1)), slip::ONE_HALVING_OFF)
+    .slip(fraction((1 << times) - 1, 1 << times), slip::START_HALVED_EACH_TIME)
     .near([fraction(1, 1 << (times + 1))])
     .way(
-        "power",
+        method::POWER,
         Lines::start(&typed)
             .then(&format!("(1/2)^{times}"), format!("{total} {time} are {times} half-lives"))
             .then(&answer, "Work the power out"),

@@ -9,16 +9,21 @@ use crate::kit::*;
 pub struct ExponentialSolve;
 
 slips! {
-    "divided-by-base": "How often is the base a factor?",
+    DIVIDED_BY_BASE = "divided-by-base": "How often is the base a factor?",
         "Divides by the base instead of comparing exponents.";
-    "bases-compared": "Write both sides as powers of the same base first.",
+    BASES_COMPARED = "bases-compared": "Write both sides as powers of the same base first.",
         "Compares exponents of different bases.";
-    "exponents-added": "A power of a power: how many factors are there in all?",
+    EXPONENTS_ADDED = "exponents-added": "A power of a power: how many factors are there in all?",
         "Adds the exponents of a power of a power.";
-    "log-of-a-sum": "Bring the power to stand alone before you take logarithms.",
+    LOG_OF_A_SUM = "log-of-a-sum": "Bring the power to stand alone before you take logarithms.",
         "Takes the logarithm of a sum term by term.";
-    "log-upside-down": "Which logarithm is divided by which?",
+    LOG_UPSIDE_DOWN = "log-upside-down": "Which logarithm is divided by which?",
         "Divides the logarithms the wrong way round.";
+}
+
+methods! {
+    COMPARE_EXPONENTS = "compare-exponents": "Compare exponents",
+    LOGARITHMS = "logarithms": "Logarithms",
 }
 
 impl Skill for ExponentialSolve {
@@ -34,7 +39,7 @@ impl Skill for ExponentialSolve {
                 "logarithm": "the exponent that makes a power of the base be the number",
                 "growth factor": "what an amount is multiplied by in each step",
             ],
-            methods: methods!["compare-exponents": "Compare exponents", "logarithms": "Logarithms"],
+            methods: METHODS,
         }
     }
 
@@ -116,9 +121,9 @@ fn same_base(index: usize, draw: &mut Draw) -> Posed {
         lines = lines.then(&format!("x = {x}"), "The same base: the exponents are equal");
     }
     Posed::equation(ask(&typed), line(&typed), "x", from_int(x))
-        .slip(fraction(value, b), "divided-by-base")
+        .slip(fraction(value, b), slip::DIVIDED_BY_BASE)
         .near([(x + 1).to_string(), (x - 1).to_string(), (x + 2).to_string()])
-        .way("compare-exponents", lines)
+        .way(method::COMPARE_EXPONENTS, lines)
 }
 
 /// Both sides are powers of a smaller base.
@@ -138,11 +143,11 @@ fn change_base(index: usize, draw: &mut Draw) -> Posed {
     let typed = format!("{left}^x = {right}");
     let answer = fraction(n, m);
     let posed = Posed::equation(ask(&typed), line(&typed), "x", Rational::new(n.into(), m.into()))
-        .slip(fraction(m, n), "bases-compared")
-        .slip((n - m).to_string(), "divided-by-base")
+        .slip(fraction(m, n), slip::BASES_COMPARED)
+        .slip((n - m).to_string(), slip::DIVIDED_BY_BASE)
         .near([(n * m).to_string(), fraction(-n, m)])
         .way(
-            "compare-exponents",
+            method::COMPARE_EXPONENTS,
             Lines::start(&typed)
                 .then(&format!("({b}^{m})^x = {b}^({n})"), format!("Both sides as powers of {b}"))
                 .then(
@@ -159,7 +164,7 @@ fn change_base(index: usize, draw: &mut Draw) -> Posed {
     let both = format!("({b}^{m})^x = {b}^({n})");
     let wrong = format!("{m} + x = {n}");
     let end = format!("x = {}", n - m);
-    with_slip(posed, draw, &[&typed, &both, &wrong, &end], 2, "exponents-added")
+    with_slip(posed, draw, &[&typed, &both, &wrong, &end], 2, slip::EXPONENTS_ADDED)
 }
 
 fn bare_logarithm(draw: &mut Draw) -> Posed {
@@ -193,12 +198,12 @@ fn bare_logarithm(draw: &mut Draw) -> Posed {
         &exact,
         2,
     )
-    .slip(told(&format!("ln({b})/ln({value})")), "log-upside-down")
-    .slip(told(&format!("{value}/{b}")), "divided-by-base")
-    .slip(of_sum, "log-of-a-sum")
+    .slip(told(&format!("ln({b})/ln({value})")), slip::LOG_UPSIDE_DOWN)
+    .slip(told(&format!("{value}/{b}")), slip::DIVIDED_BY_BASE)
+    .slip(of_sum, slip::LOG_OF_A_SUM)
     .near([told(&format!("{exact} + 1"))])
     .way(
-        "logarithms",
+        method::LOGARITHMS,
         lines
             .then(&format!("x ln({b}) = ln({value})"), "Take logarithms: the exponent comes down")
             .then(
@@ -241,11 +246,11 @@ fn growth(draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
-    .slip(told(&format!("({ratio} - 1)/{}", decimal(percent, 2))), "divided-by-base")
-    .slip(told(&format!("10 × ln({factor})/ln({ratio})")), "log-upside-down")
+    .slip(told(&format!("({ratio} - 1)/{}", decimal(percent, 2))), slip::DIVIDED_BY_BASE)
+    .slip(told(&format!("10 × ln({factor})/ln({ratio})")), slip::LOG_UPSIDE_DOWN)
     .near([told(&format!("{exact} + 1")), told(&format!("{exact} × 2"))])
     .way(
-        "logarithms",
+        method::LOGARITHMS,
         Lines::start(&equation)
             .then(&format!("{factor}^t = {ratio}"), format!("Divide both sides by {start}"))
             .then(&format!("t ln({factor}) = ln({ratio})"), "Take logarithms: the exponent comes down")

@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct Expand;
 
 slips! {
-    "second-term-left": "Both terms in the bracket are multiplied.",
+    SECOND_TERM_LEFT = "second-term-left": "Both terms in the bracket are multiplied.",
         "Multiplies only the first term of the bracket.";
-    "square-of-each": "Draw the square. Are there only two pieces?",
+    SQUARE_OF_EACH = "square-of-each": "Draw the square. Are there only two pieces?",
         "Squares each term and forgets the middle one.";
-    "sign-of-last": "Minus times minus makes what?",
+    SIGN_OF_LAST = "sign-of-last": "Minus times minus makes what?",
         "Gives the last term the wrong sign.";
+}
+
+methods! {
+    TERM_BY_TERM = "term-by-term": "Term by term",
+    AREA_GRID = "area-grid": "Area grid",
 }
 
 impl Skill for Expand {
@@ -29,7 +34,7 @@ impl Skill for Expand {
                 "term": "a part of a sum",
                 "coefficient": "the number in front of a letter",
             ],
-            methods: methods!["term-by-term": "Term by term", "area-grid": "Area grid"],
+            methods: METHODS,
         }
     }
 
@@ -67,17 +72,17 @@ fn one(draw: &mut Draw) -> Posed {
     let typed = format!("{k}({a}x{})", plus(b));
     let answer = format!("{}x{}", k * a, plus(k * b));
     Posed::value(format!("Expand {}.", tex(&typed)), line(&typed), line(&answer), Form::Expanded)
-        .slip(format!("{}x{}", k * a, plus(b)), "second-term-left")
-        .slip(format!("{}x{}", k * a, plus(-k * b)), "sign-of-last")
+        .slip(format!("{}x{}", k * a, plus(b)), slip::SECOND_TERM_LEFT)
+        .slip(format!("{}x{}", k * a, plus(-k * b)), slip::SIGN_OF_LAST)
         .near([format!("{}x{}", k + a, plus(k * b)), format!("{}x{}", k * a, plus(k + b + 20))])
         .way(
-            "term-by-term",
+            method::TERM_BY_TERM,
             Lines::start(&typed)
                 .then(&format!("{k} × {a}x + {k} × {}", bracketed(b)), "Multiply both terms")
                 .then(&answer, "Work out each product"),
         )
         .way(
-            "area-grid",
+            method::AREA_GRID,
             Lines::start(&typed)
                 .then(
                     &format!("{}x + {}", k * a, bracketed(k * b)),
@@ -85,7 +90,7 @@ fn one(draw: &mut Draw) -> Posed {
                 )
                 .then(&answer, "Add the two areas"),
         )
-        .grows("area-grid", {
+        .grows(method::AREA_GRID, {
             let (across, down) = ([format!("{a}x"), b.to_string()], [k.to_string()]);
             let areas = [format!("{}x", k * a), (k * b).to_string()];
             let empty = pictured::area_grid(&across, &down, &[]);
@@ -98,15 +103,18 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
     let answer = format!("x^2{}{}", x_term(a + b), plus(a * b));
     let square = format!("x^2{}", plus(a * b));
     Posed::value(prompt, line(&typed), line(&answer), Form::Expanded)
-        .slip(if a + b == 0 { format!("x^2 + x{}", plus(a * b)) } else { square }, "square-of-each")
-        .slip(format!("x^2{}{}", x_term(a + b), plus(-a * b)), "sign-of-last")
+        .slip(
+            if a + b == 0 { format!("x^2 + x{}", plus(a * b)) } else { square },
+            slip::SQUARE_OF_EACH,
+        )
+        .slip(format!("x^2{}{}", x_term(a + b), plus(-a * b)), slip::SIGN_OF_LAST)
         .near([
             format!("x^2{}{}", x_term(a - b - 1), plus(a * b)),
             format!("x^2{}{}", x_term(a + b), plus(a + b + 30)),
             format!("x^2{}{}", x_term(a * b + 31), plus(a + b + 1)),
         ])
         .way(
-            "term-by-term",
+            method::TERM_BY_TERM,
             Lines::start(&typed)
                 .then(
                     &format!(
@@ -125,7 +133,7 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
                 .then(&answer, "Collect like terms"),
         )
         .way(
-            "area-grid",
+            method::AREA_GRID,
             Lines::start(&typed)
                 .then(
                     &format!("x^2{}{}{}", x_term(b), x_term(a), plus(a * b)),
@@ -133,7 +141,7 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
                 )
                 .then(&answer, "Collect like terms"),
         )
-        .grows("area-grid", {
+        .grows(method::AREA_GRID, {
             let (across, down) = (["x".to_owned(), b.to_string()], ["x".to_owned(), a.to_string()]);
             let term = |n: i64| x_term(n).replace(" + ", "").replace(" - ", "-");
             let upper = ["x^2".to_owned(), term(b)];
@@ -156,7 +164,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         "{name} wrote {}. Find the slip. What is it really?",
         tex(&format!("{typed} = {wrong}"))
     );
-    product(prompt, a, a).flawed(name, vec![line(&typed), line(&wrong)], 1, "square-of-each")
+    product(prompt, a, a).flawed(name, vec![line(&typed), line(&wrong)], 1, slip::SQUARE_OF_EACH)
 }
 
 fn missing(draw: &mut Draw) -> Posed {
@@ -170,10 +178,10 @@ fn missing(draw: &mut Draw) -> Posed {
         "k",
         from_int(b),
     )
-    .slip((-b).to_string(), "sign-of-last")
+    .slip((-b).to_string(), slip::SIGN_OF_LAST)
     .near([(a * b).to_string()])
     .way(
-        "area-grid",
+        method::AREA_GRID,
         Lines::start(&equation)
             .then(
                 &format!("k = {} ÷ {}", a * b, bracketed(a)),

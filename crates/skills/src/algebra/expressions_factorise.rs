@@ -9,12 +9,18 @@ use crate::kit::*;
 pub struct Factorise;
 
 slips! {
-    "sign-pair-wrong": "Multiply your brackets out. Do both signs come back?",
+    SIGN_PAIR_WRONG = "sign-pair-wrong": "Multiply your brackets out. Do both signs come back?",
         "Takes a pair of numbers with the wrong signs.";
-    "factor-left-inside": "Have the terms in the bracket still a factor in common?",
+    FACTOR_LEFT_INSIDE = "factor-left-inside": "Have the terms in the bracket still a factor in common?",
         "Does not take the whole common factor out.";
-    "square-of-difference": "Multiply your brackets out. Is there a middle term?",
+    SQUARE_OF_DIFFERENCE = "square-of-difference": "Multiply your brackets out. Is there a middle term?",
         "Takes a difference of squares for the square of a difference.";
+}
+
+methods! {
+    PRODUCT_SUM = "product-sum": "Product and sum",
+    AREA_GRID = "area-grid": "Area grid",
+    GROUPING = "grouping": "Split the middle term",
 }
 
 impl Skill for Factorise {
@@ -31,11 +37,7 @@ impl Skill for Factorise {
                 "trinomial": "a sum of three terms",
                 "difference of squares": "one square taken from another",
             ],
-            methods: methods![
-                "product-sum": "Product and sum",
-                "area-grid": "Area grid",
-                "grouping": "Split the middle term",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -87,14 +89,14 @@ fn common(draw: &mut Draw) -> Posed {
     let answer = format!("{factor}{rest}");
     let part = if square { format!("{factor}({a}x^2 + {})", bracketed(b)) } else { rest.clone() };
     factorised(ask(&typed), &typed, &answer)
-        .slip(format!("{factor}{}", bracket(a, -b)), "sign-pair-wrong")
+        .slip(format!("{factor}{}", bracket(a, -b)), slip::SIGN_PAIR_WRONG)
         .near([
             part,
             format!("{factor}{}", bracket(a + 1, b)),
             format!("{factor}{}", bracket(a, b + k)),
         ])
         .way(
-            "product-sum",
+            method::PRODUCT_SUM,
             Lines::start(&typed)
                 .then(
                     &format!("{factor} × {a}x + {factor} × {}", bracketed(b)),
@@ -111,7 +113,7 @@ fn worked(posed: Posed, p: i64, q: i64) -> Posed {
     let split = sum(&[(1, "x^2"), (p, "x"), (q, "x"), (p * q, "")]);
     posed
         .way(
-            "product-sum",
+            method::PRODUCT_SUM,
             Lines::start(&typed)
                 .work(
                     &format!("{} × {} = {}", bracketed(p), bracketed(q), p * q),
@@ -124,7 +126,7 @@ fn worked(posed: Posed, p: i64, q: i64) -> Posed {
                 .then(&answer, "Write them into the brackets"),
         )
         .way(
-            "area-grid",
+            method::AREA_GRID,
             Lines::start(&typed)
                 .then(
                     &split,
@@ -137,14 +139,14 @@ fn worked(posed: Posed, p: i64, q: i64) -> Posed {
                 )
                 .then(&answer, "The sides of the grid are the factors"),
         )
-        .grows("area-grid", {
+        .grows(method::AREA_GRID, {
             let (across, down) = (["x".to_owned(), q.to_string()], ["x".to_owned(), p.to_string()]);
             let upper = ["x^2".to_owned(), sum(&[(q, "x")])];
             let lower = [sum(&[(p, "x")]), (p * q).to_string()];
             [(2, pictured::area_grid(&across, &down, &[&upper, &lower]))]
         })
         .way(
-            "grouping",
+            method::GROUPING,
             Lines::start(&typed)
                 .then(&split, "Split the middle term")
                 .then(
@@ -169,8 +171,8 @@ fn trinomial(draw: &mut Draw) -> Posed {
     let (typed, answer) =
         (quadratic(1, p + q, p * q), format!("{}{}", bracket(1, p), bracket(1, q)));
     let posed = factorised(ask(&typed), &typed, &answer)
-        .slip(format!("{}{}", bracket(1, -p), bracket(1, -q)), "sign-pair-wrong")
-        .slip(format!("{}{}", bracket(1, -p), bracket(1, q)), "sign-pair-wrong")
+        .slip(format!("{}{}", bracket(1, -p), bracket(1, -q)), slip::SIGN_PAIR_WRONG)
+        .slip(format!("{}{}", bracket(1, -p), bracket(1, q)), slip::SIGN_PAIR_WRONG)
         .near([
             format!("{}{}", bracket(1, p + q), bracket(1, p * q)),
             format!("{}{}", bracket(1, p + 1), bracket(1, q)),
@@ -190,17 +192,17 @@ fn squares(draw: &mut Draw) -> Posed {
         b * b
     );
     factorised(ask(&typed), &typed, &format!("{plus}{minus}"))
-        .slip(format!("{minus}{minus}"), "square-of-difference")
-        .slip(format!("{plus}{plus}"), "sign-pair-wrong")
+        .slip(format!("{minus}{minus}"), slip::SQUARE_OF_DIFFERENCE)
+        .slip(format!("{plus}{plus}"), slip::SIGN_PAIR_WRONG)
         .near([format!("{}{}", bracket(a * a, b), bracket(1, -b - 1))])
         .way(
-            "product-sum",
+            method::PRODUCT_SUM,
             Lines::start(&typed)
                 .then(&format!("({})^2 - {b}^2", sum(&[(a, "x")])), "Write both terms as squares")
                 .then(&format!("{plus}{minus}"), "A difference of squares is sum times difference"),
         )
         .way(
-            "area-grid",
+            method::AREA_GRID,
             Lines::start(&typed)
                 .then(&split, "Four fields of the grid; the two in the middle cancel")
                 .then(&format!("{plus}{minus}"), "The sides of the grid are the factors"),
@@ -217,10 +219,10 @@ fn complete(draw: &mut Draw) -> Posed {
         "k",
         from_int(q),
     )
-    .slip((-q).to_string(), "sign-pair-wrong")
+    .slip((-q).to_string(), slip::SIGN_PAIR_WRONG)
     .near([(q + 2 * p).to_string(), (p * q).to_string()])
     .way(
-        "product-sum",
+        method::PRODUCT_SUM,
         Lines::start(&equation)
             .then(
                 &format!("k = {} - {}", p + q, bracketed(p)),
@@ -246,14 +248,14 @@ fn leading(draw: &mut Draw) -> Posed {
     let answer = format!("{}{}", bracket(a, b), bracket(1, d));
     let split = sum(&[(a, "x^2"), (a * d, "x"), (b, "x"), (b * d, "")]);
     factorised(ask(&typed), &typed, &answer)
-        .slip(format!("{}{}", bracket(a, -b), bracket(1, -d)), "sign-pair-wrong")
-        .slip(format!("{}{}", bracket(a, -b), bracket(1, d)), "sign-pair-wrong")
+        .slip(format!("{}{}", bracket(a, -b), bracket(1, -d)), slip::SIGN_PAIR_WRONG)
+        .slip(format!("{}{}", bracket(a, -b), bracket(1, d)), slip::SIGN_PAIR_WRONG)
         .near([
             format!("{}{}", bracket(a, d), bracket(1, b)),
             format!("{}{}", bracket(a, b + 1), bracket(1, d)),
         ])
         .way(
-            "grouping",
+            method::GROUPING,
             Lines::start(&typed)
                 .work(
                     &format!(
@@ -277,7 +279,7 @@ fn leading(draw: &mut Draw) -> Posed {
                 .then(&answer, "Both have the same bracket"),
         )
         .way(
-            "area-grid",
+            method::AREA_GRID,
             Lines::start(&typed)
                 .then(&split, "Four fields of the grid; opposite fields have the same product")
                 .then(&answer, "The sides of the grid are the factors"),
@@ -296,11 +298,14 @@ fn in_the_square(draw: &mut Draw) -> Posed {
     let typed = sum(&[(1, "x^4"), (d - b * b, "x^2"), (-d * b * b, "")]);
     let answer = format!("(x^2 + {d}){}{}", bracket(1, b), bracket(1, -b));
     factorised(format!("Factorise as far as possible: {}.", tex(&typed)), &typed, &answer)
-        .slip(format!("(x^2 - {d})(x^2 + {})", b * b), "sign-pair-wrong")
-        .slip(format!("(x^2 + {d}){}{}", bracket(1, -b), bracket(1, -b)), "square-of-difference")
+        .slip(format!("(x^2 - {d})(x^2 + {})", b * b), slip::SIGN_PAIR_WRONG)
+        .slip(
+            format!("(x^2 + {d}){}{}", bracket(1, -b), bracket(1, -b)),
+            slip::SQUARE_OF_DIFFERENCE,
+        )
         .near([format!("(x^2 + {d}){}{}", bracket(1, b), bracket(1, b))])
         .way(
-            "product-sum",
+            method::PRODUCT_SUM,
             Lines::start(&typed)
                 .then(
                     &format!(
@@ -341,11 +346,11 @@ fn side_of_a_field(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::Expanded,
     )
-    .slip(sum(&[(1, "x"), (-q, "")]), "sign-pair-wrong")
+    .slip(sum(&[(1, "x"), (-q, "")]), slip::SIGN_PAIR_WRONG)
     .near([sum(&[(1, "x"), (p * q, "")]), sum(&[(1, "x"), (p + q, "")]), sum(&[(1, "x"), (q + 1, "")]),
         sum(&[(1, "x"), (q + 2, "")])])
     .way(
-        "product-sum",
+        method::PRODUCT_SUM,
         Lines::start(&typed)
             .work(&format!("{p} + {q} = {}", p + q), "Factorise the area: these are the two numbers")
             .then(
@@ -370,11 +375,11 @@ fn cancelled(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::Any,
     )
-    .slip(format!("{} / {}", bracket(1, -q), bracket(1, -p)), "sign-pair-wrong")
-    .slip(format!("{} / {}", bracket(1, q), bracket(1, p)), "square-of-difference")
+    .slip(format!("{} / {}", bracket(1, -q), bracket(1, -p)), slip::SIGN_PAIR_WRONG)
+    .slip(format!("{} / {}", bracket(1, q), bracket(1, p)), slip::SQUARE_OF_DIFFERENCE)
     .near([format!("{} / {}", bracket(1, q + 1), bracket(1, -p)), format!("{}x / ({})", p + q, -p)])
     .way(
-        "product-sum",
+        method::PRODUCT_SUM,
         Lines::start(&typed)
             .then(
                 &format!("({}{}) / ({below})", bracket(1, p), bracket(1, q)),

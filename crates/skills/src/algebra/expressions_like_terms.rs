@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct LikeTerms;
 
 slips! {
-    "unlike-terms-added": "Three apples and two pears: how many of what?",
+    UNLIKE_TERMS_ADDED = "unlike-terms-added": "Three apples and two pears: how many of what?",
         "Adds terms of different kinds: 3x + 2 becomes 5x.";
-    "sign-left-behind": "Which sign stands in front of the term? It belongs to it.",
+    SIGN_LEFT_BEHIND = "sign-left-behind": "Which sign stands in front of the term? It belongs to it.",
         "Moves a term without the sign in front of it.";
-    "letters-multiplied": "Count the letters: two x and three x are how many x?",
+    LETTERS_MULTIPLIED = "letters-multiplied": "Count the letters: two x and three x are how many x?",
         "Multiplies the letters of terms that are added.";
+}
+
+methods! {
+    GROUP = "group": "Group, then add",
+    COUNT_EACH_KIND = "count-each-kind": "Count each kind",
 }
 
 impl Skill for LikeTerms {
@@ -30,11 +35,11 @@ impl Skill for LikeTerms {
                 "like terms": "terms with the same letters to the same powers",
                 "coefficient": "the number in front of a letter",
             ],
-            methods: methods!["group": "Group, then add", "count-each-kind": "Count each kind"],
+            methods: METHODS,
         }
     }
 
-    fn line_picture(&self, _: &Posed, _: &str, line: &Line) -> Option<Figure> {
+    fn line_picture(&self, _: &Posed, _: MethodId, line: &Line) -> Option<Figure> {
         pictured::tiles(line)
     }
 
@@ -94,18 +99,18 @@ fn collect(prompt: String, terms: &[(i64, &str)]) -> Posed {
     });
     let counted = counted.collect::<Vec<_>>().join(", ");
     Posed::value(prompt, line(&typed), line(&sum(&answer)), Form::Expanded)
-        .slip(sum(&[(all, first.1)]), "unlike-terms-added")
-        .slip(sum(&collected(&without_signs)), "sign-left-behind")
-        .slip(sum(&multiplied), "letters-multiplied")
+        .slip(sum(&[(all, first.1)]), slip::UNLIKE_TERMS_ADDED)
+        .slip(sum(&collected(&without_signs)), slip::SIGN_LEFT_BEHIND)
+        .slip(sum(&multiplied), slip::LETTERS_MULTIPLIED)
         .near([shifted(1), shifted(-2)])
         .way(
-            "group",
+            method::GROUP,
             Lines::start(&typed)
                 .then(&sum(&grouped), "Put like terms side by side, each with its sign")
                 .then(&sum(&answer), "Add the numbers in front of each kind"),
         )
         .way(
-            "count-each-kind",
+            method::COUNT_EACH_KIND,
             Lines::start(&typed).then(&sum(&answer), format!("Count each kind: {counted}")),
         )
 }
@@ -138,7 +143,12 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         "{name} wrote {}. Find the slip. What is it really?",
         tex(&format!("{typed} = {wrong}"))
     );
-    collect(prompt, &terms).flawed(name, vec![line(&typed), line(&wrong)], 1, "unlike-terms-added")
+    collect(prompt, &terms).flawed(
+        name,
+        vec![line(&typed), line(&wrong)],
+        1,
+        slip::UNLIKE_TERMS_ADDED,
+    )
 }
 
 fn missing(draw: &mut Draw) -> Posed {
@@ -152,11 +162,11 @@ fn missing(draw: &mut Draw) -> Posed {
         "k",
         from_int(k),
     )
-    .slip((total + a).to_string(), "sign-left-behind")
-    .slip((total - a - b).to_string(), "unlike-terms-added")
+    .slip((total + a).to_string(), slip::SIGN_LEFT_BEHIND)
+    .slip((total - a - b).to_string(), slip::UNLIKE_TERMS_ADDED)
     .near([(-k).to_string()])
     .way(
-        "group",
+        method::GROUP,
         Lines::start(&equation)
             .then(&format!("k = {total} - {a}"), "Only the terms with $x$ are alike")
             .then(&format!("k = {k}"), "Work it out"),

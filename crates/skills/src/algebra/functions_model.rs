@@ -10,14 +10,20 @@ use teaching::figure::{Curve, Place};
 pub struct Model;
 
 slips! {
-    "curve-called-linear": "Are the differences all the same?",
+    CURVE_CALLED_LINEAR = "curve-called-linear": "Are the differences all the same?",
         "Calls growth that is not steady linear.";
-    "start-forgotten": "What is the value at zero?",
+    START_FORGOTTEN = "start-forgotten": "What is the value at zero?",
         "Leaves the starting value out of the rule.";
-    "difference-for-ratio": "Look at the quotient of each pair.",
+    DIFFERENCE_FOR_RATIO = "difference-for-ratio": "Look at the quotient of each pair.",
         "Predicts with the last difference where the growth is not steady.";
-    "square-not-taken": "Twice the radius: how many times the area?",
+    SQUARE_NOT_TAKEN = "square-not-taken": "Twice the radius: how many times the area?",
         "Takes the area to grow like the radius.";
+}
+
+methods! {
+    DIFFERENCES = "differences": "Differences",
+    RATIO = "ratio": "Ratios",
+    FIT = "fit": "Plot and fit",
 }
 
 impl Skill for Model {
@@ -34,7 +40,7 @@ impl Skill for Model {
                 "predict": "work out a value that was not measured",
                 "proportional": "always in the same ratio",
             ],
-            methods: methods!["differences": "Differences", "ratio": "Ratios", "fit": "Plot and fit"],
+            methods: METHODS,
         }
     }
 
@@ -144,16 +150,16 @@ fn linear_or_not(index: usize, draw: &mut Draw) -> Posed {
         answer,
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(other, "curve-called-linear")
-    .way("differences", lines.clone().end(format!("It is {answer}.")))
+    .slip(other, slip::CURVE_CALLED_LINEAR)
+    .way(method::DIFFERENCES, lines.clone().end(format!("It is {answer}.")))
     .way(
-        "fit",
+        method::FIT,
         lines.end(format!(
             "The points lie {}: it is {answer}.",
             if kind == 0 { "on a straight line" } else { "on a curve" }
         )),
     )
-    .grows("fit", [(0, plotted(&XS, &ys, None))])
+    .grows(method::FIT, [(0, plotted(&XS, &ys, None))])
     .figure(tabled(&[0, 1, 2, 3, 4], &ys));
     Posed { form: Form::Choice, ..posed }
 }
@@ -174,15 +180,18 @@ fn which_rule(index: usize, draw: &mut Draw) -> Posed {
         told(&rule),
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(told(&wrong[0]), if kind == 0 { "start-forgotten" } else { "curve-called-linear" })
-    .slip(told(&wrong[1]), "start-forgotten")
+    .slip(
+        told(&wrong[0]),
+        if kind == 0 { slip::START_FORGOTTEN } else { slip::CURVE_CALLED_LINEAR },
+    )
+    .slip(told(&wrong[1]), slip::START_FORGOTTEN)
     .near([told(&wrong[2])])
     .way(
-        if kind == 2 { "ratio" } else { "differences" },
+        if kind == 2 { method::RATIO } else { method::DIFFERENCES },
         lines.clone().end(format!("The rule is {}.", told(&rule))),
     )
-    .way("fit", lines.end(format!("The curve of {} goes through every point.", told(&rule))))
-    .grows("fit", [(0, plotted(&XS, &ys, None)), (2, plotted(&XS, &ys, Some(&rule)))])
+    .way(method::FIT, lines.end(format!("The curve of {} goes through every point.", told(&rule))))
+    .grows(method::FIT, [(0, plotted(&XS, &ys, None)), (2, plotted(&XS, &ys, Some(&rule)))])
     .figure(tabled(&[0, 1, 2, 3, 4], &ys))
 }
 
@@ -203,11 +212,11 @@ fn around_a_jar(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("π × {third}^2")), "square-not-taken")
-    .slip(told(&format!("{} + {}", around(second), third - second)), "difference-for-ratio")
+    .slip(told(&format!("π × {third}^2")), slip::SQUARE_NOT_TAKEN)
+    .slip(told(&format!("{} + {}", around(second), third - second)), slip::DIFFERENCE_FOR_RATIO)
     .near([told(&format!("π × {third}")), told(&format!("2π × {}", third + 1))])
     .way(
-        "ratio",
+        method::RATIO,
         Lines::default()
             .work(
                 &format!("{} ÷ {first} ≈ {}", around(first), nearest(&format!("{} ÷ {first}", around(first)), 2)),
@@ -237,11 +246,11 @@ fn over_a_jar(draw: &mut Draw) -> Posed {
         line(&value),
         Form::Any,
     )
-    .slip(nearest(&format!("{area} × {k}"), 1), "square-not-taken")
-    .slip(nearest(&format!("{area} + {}", k * r), 1), "difference-for-ratio")
+    .slip(nearest(&format!("{area} × {k}"), 1), slip::SQUARE_NOT_TAKEN)
+    .slip(nearest(&format!("{area} + {}", k * r), 1), slip::DIFFERENCE_FOR_RATIO)
     .near([nearest(&format!("{area} × {k}^3"), 1), nearest(&format!("{area} × {}", k + 1), 1)])
     .way(
-        "ratio",
+        method::RATIO,
         Lines::start(&typed)
             .work(&format!("{} ÷ {r} = {k}", k * r), format!("The radius is {k} times as large"))
             .then(&format!("{area} × {}", k * k), format!("So the area is {k} times {k} times as large"))
@@ -270,11 +279,11 @@ fn weighed(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((step * week).to_string(), "start-forgotten")
-    .slip((value + step).to_string(), "difference-for-ratio")
+    .slip((step * week).to_string(), slip::START_FORGOTTEN)
+    .slip((value + step).to_string(), slip::DIFFERENCE_FOR_RATIO)
     .near([(start * week).to_string(), (value - step).to_string()])
     .way(
-        "differences",
+        method::DIFFERENCES,
         Lines::start(&typed)
             .work(&format!("{} - {} = {step}", shown[1], shown[0]), "The same difference each week")
             .work(&format!("{} - {} = {step}", shown[3], shown[2]), "up to the last")

@@ -9,16 +9,21 @@ use crate::kit::*;
 pub struct Laws;
 
 slips! {
-    "exponents-multiplied": "Write the factors out and count them.",
+    EXPONENTS_MULTIPLIED = "exponents-multiplied": "Write the factors out and count them.",
         "Multiplies the exponents of a product of powers.";
-    "exponents-added": "A power of a power: how many factors are there in all?",
+    EXPONENTS_ADDED = "exponents-added": "A power of a power: how many factors are there in all?",
         "Adds the exponents of a power of a power.";
-    "negative-power-negative": "Continue the pattern: 8, 4, 2, 1, and then?",
+    NEGATIVE_POWER_NEGATIVE = "negative-power-negative": "Continue the pattern: 8, 4, 2, 1, and then?",
         "Takes a negative exponent for a negative value.";
-    "zero-power-zero": "Divide a power by itself. What is left?",
+    ZERO_POWER_ZERO = "zero-power-zero": "Divide a power by itself. What is left?",
         "Gives zero for the exponent zero.";
-    "exponent-times-base": "An exponent counts factors.",
+    EXPONENT_TIMES_BASE = "exponent-times-base": "An exponent counts factors.",
         "Multiplies the base by the exponent.";
+}
+
+methods! {
+    EXPAND_AND_COUNT = "expand-and-count": "Expand and count",
+    LAW_BY_LAW = "law-by-law": "Law by law",
 }
 
 impl Skill for Laws {
@@ -34,7 +39,7 @@ impl Skill for Laws {
                 "exponent": "how often the base is a factor; also called index",
                 "reciprocal": "one divided by the number",
             ],
-            methods: methods!["expand-and-count": "Expand and count", "law-by-law": "Law by law"],
+            methods: METHODS,
         }
     }
 
@@ -97,9 +102,9 @@ fn product_of(b: &str, m: i64, n: i64) -> Posed {
     let typed = format!("{b}^{m} × {b}^{n}");
     let answer = power_of(b, m + n);
     one_power(ask(&typed), &typed, b, m + n)
-        .slip(power_of(b, m * n), "exponents-multiplied")
+        .slip(power_of(b, m * n), slip::EXPONENTS_MULTIPLIED)
         .way(
-            "expand-and-count",
+            method::EXPAND_AND_COUNT,
             Lines::start(&typed)
                 .then(
                     &format!("({}) × ({})", factors(b, m), factors(b, n)),
@@ -108,7 +113,7 @@ fn product_of(b: &str, m: i64, n: i64) -> Posed {
                 .then(&answer, format!("Count them: {}", m + n)),
         )
         .way(
-            "law-by-law",
+            method::LAW_BY_LAW,
             Lines::start(&typed)
                 .then(&format!("{b}^({m} + {n})"), "The same base: add the exponents of a product")
                 .then(&answer, "Work the exponent out"),
@@ -119,7 +124,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let (b, m, n) = (base(draw), draw.between(2, 5), draw.between(3, 6));
     let wrong = power_of(b, m * n);
     let typed = format!("{b}^{m} × {b}^{n}");
-    with_slip(product_of(b, m, n), draw, &[&typed, &wrong], 1, "exponents-multiplied")
+    with_slip(product_of(b, m, n), draw, &[&typed, &wrong], 1, slip::EXPONENTS_MULTIPLIED)
 }
 
 fn quotient(draw: &mut Draw) -> Posed {
@@ -128,9 +133,9 @@ fn quotient(draw: &mut Draw) -> Posed {
     let typed = format!("{b}^{m} ÷ {b}^{n}");
     let answer = power_of(b, more);
     one_power(ask(&typed), &typed, b, more)
-        .slip(power_of(b, m + n), "exponents-added")
+        .slip(power_of(b, m + n), slip::EXPONENTS_ADDED)
         .way(
-            "expand-and-count",
+            method::EXPAND_AND_COUNT,
             Lines::start(&typed)
                 .then(
                     &format!("({}) / ({})", factors(b, m), factors(b, n)),
@@ -139,7 +144,7 @@ fn quotient(draw: &mut Draw) -> Posed {
                 .then(&answer, format!("Cancel {n} of them: {more} are left")),
         )
         .way(
-            "law-by-law",
+            method::LAW_BY_LAW,
             Lines::start(&typed)
                 .then(
                     &format!("{b}^({m} - {n})"),
@@ -155,15 +160,15 @@ fn power(draw: &mut Draw) -> Posed {
     let answer = power_of(b, m * n);
     let all = vec![format!("{b}^{m}"); usize::try_from(n).unwrap_or(1)].join(" × ");
     one_power(ask(&typed), &typed, b, m * n)
-        .slip(power_of(b, m + n), "exponents-added")
+        .slip(power_of(b, m + n), slip::EXPONENTS_ADDED)
         .way(
-            "expand-and-count",
+            method::EXPAND_AND_COUNT,
             Lines::start(&typed)
                 .then(&all, "Write the factors out")
                 .then(&answer, format!("Count: {n} times {m} factors")),
         )
         .way(
-            "law-by-law",
+            method::LAW_BY_LAW,
             Lines::start(&typed)
                 .then(&format!("{b}^({m} × {n})"), "A power of a power: multiply the exponents")
                 .then(&answer, "Work the exponent out"),
@@ -199,18 +204,18 @@ fn value_of_negative(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::LowestTerms,
     )
-    .slip(format!("-{}", b.pow(n)), "negative-power-negative")
-    .slip(format!("{}", -b * i64::from(n)), "exponent-times-base")
-    .slip(format!("1/{}", b * i64::from(n)), "exponent-times-base")
+    .slip(format!("-{}", b.pow(n)), slip::NEGATIVE_POWER_NEGATIVE)
+    .slip(format!("{}", -b * i64::from(n)), slip::EXPONENT_TIMES_BASE)
+    .slip(format!("1/{}", b * i64::from(n)), slip::EXPONENT_TIMES_BASE)
     .near([format!("-1/{}", b.pow(n)), format!("1/{}", b.pow(n) + 1)])
     .way(
-        "law-by-law",
+        method::LAW_BY_LAW,
         Lines::start(&typed)
             .then(&format!("1/{b}^{n}"), "A negative exponent makes the reciprocal")
             .then(&answer, "Work the power out"),
     )
     .way(
-        "expand-and-count",
+        method::EXPAND_AND_COUNT,
         Lines::start(&typed)
             .then(
                 &format!("1 / ({})", factors(&b.to_string(), i64::from(n))),
@@ -235,16 +240,16 @@ fn through_zero(draw: &mut Draw) -> Posed {
     )
     .slip(
         if n == m { "0".to_owned() } else { format!("-{k}{}", power_of(b, n - m)) },
-        if n == m { "zero-power-zero" } else { "negative-power-negative" },
+        if n == m { slip::ZERO_POWER_ZERO } else { slip::NEGATIVE_POWER_NEGATIVE },
     )
-    .slip(format!("{k}{}", power_of(b, n + m)), "exponents-added")
+    .slip(format!("{k}{}", power_of(b, n + m)), slip::EXPONENTS_ADDED)
     .near([
         format!("{k}{}", power_of(b, n - m + 1)),
         format!("1/({k}{})", power_of(b, n - m + 1)),
         (k + 1).to_string(),
     ])
     .way(
-        "law-by-law",
+        method::LAW_BY_LAW,
         Lines::start(&typed)
             .then(&format!("{k} × {b}^({m} - {n})"), "Subtract the exponents")
             .then(&format!("{k} × {b}^({})", m - n), "Work the exponent out")
@@ -276,11 +281,11 @@ fn missing(draw: &mut Draw) -> Posed {
         "k",
         from_int(m),
     )
-    .slip(fraction(total, n), "exponents-multiplied")
-    .slip((total + n).to_string(), "exponents-added")
+    .slip(fraction(total, n), slip::EXPONENTS_MULTIPLIED)
+    .slip((total + n).to_string(), slip::EXPONENTS_ADDED)
     .near([(-m).to_string()])
     .way(
-        "law-by-law",
+        method::LAW_BY_LAW,
         Lines::start(&equation)
             .then(&format!("k = {total} - {n}"), "The same base: the exponents add up")
             .then(&format!("k = {m}"), "Work it out"),
@@ -297,14 +302,17 @@ fn mixed(draw: &mut Draw) -> Posed {
     let lead = k.pow(u32::try_from(n).unwrap_or(1));
     let answer = format!("{lead}{}", power_of("x", top - down));
     Posed::value(format!("Simplify {}.", tex(&typed)), line(&typed), line(&answer), Form::Any)
-        .slip(format!("{k}{}", power_of("x", top - down)), "exponent-times-base")
-        .slip(format!("{lead}{}", power_of("x", (m + n + p - down).abs() + 1)), "exponents-added")
+        .slip(format!("{k}{}", power_of("x", top - down)), slip::EXPONENT_TIMES_BASE)
+        .slip(
+            format!("{lead}{}", power_of("x", (m + n + p - down).abs() + 1)),
+            slip::EXPONENTS_ADDED,
+        )
         .near([
             format!("{}{}", k * n + 1, power_of("x", top - down)),
             format!("{lead}{}", power_of("x", top + down)),
         ])
         .way(
-            "law-by-law",
+            method::LAW_BY_LAW,
             Lines::start(&typed)
                 .then(
                     &format!("{lead}x^{} × {} ÷ {}", m * n, power_of("x", p), power_of("x", down)),
@@ -361,10 +369,10 @@ fn fractional(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::LowestTerms,
     )
-    .slip(fraction(b * i64::from(above), i64::from(below)), "exponent-times-base")
-    .slip(format!("-{value}"), "negative-power-negative")
+    .slip(fraction(b * i64::from(above), i64::from(below)), slip::EXPONENT_TIMES_BASE)
+    .slip(format!("-{value}"), slip::NEGATIVE_POWER_NEGATIVE)
     .near([format!("{sign}{}", b), (value + 1).to_string(), format!("1/{}", value + 1)])
-    .way("law-by-law", lines)
+    .way(method::LAW_BY_LAW, lines)
 }
 
 /// Growth by one factor, written as a power.
@@ -402,11 +410,14 @@ fn honeycomb(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::LowestTerms,
     )
-    .slip(b.pow(u32::try_from((m * n).min(12)).unwrap_or(1)).to_string(), "exponents-multiplied")
-    .slip((b * (m + n)).to_string(), "exponent-times-base")
+    .slip(
+        b.pow(u32::try_from((m * n).min(12)).unwrap_or(1)).to_string(),
+        slip::EXPONENTS_MULTIPLIED,
+    )
+    .slip((b * (m + n)).to_string(), slip::EXPONENT_TIMES_BASE)
     .near([(value * b).to_string(), (value / b).to_string()])
     .way(
-        "law-by-law",
+        method::LAW_BY_LAW,
         Lines::start(&typed)
             .then(&format!("{b}^{}", m + n), "The same base: add the exponents")
             .then(&value.to_string(), "Work the power out"),

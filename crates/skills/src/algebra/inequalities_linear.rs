@@ -9,10 +9,14 @@ use crate::kit::*;
 pub struct InequalitiesLinear;
 
 slips! {
-    "sign-kept": "You divided by a negative number. What happens to the order?",
+    SIGN_KEPT = "sign-kept": "You divided by a negative number. What happens to the order?",
         "Does not turn the sign when dividing by a negative number.";
-    "end-in-or-out": "Does the end itself belong to it?",
+    END_IN_OR_OUT = "end-in-or-out": "Does the end itself belong to it?",
         "Swaps signs with and without equality.";
+}
+
+methods! {
+    BALANCE = "balance": "Same to both sides",
 }
 
 impl Skill for InequalitiesLinear {
@@ -28,7 +32,7 @@ impl Skill for InequalitiesLinear {
                 "solution set": "all values that make it true",
                 "turn the sign": "write greater for less, and less for greater",
             ],
-            methods: methods!["balance": "Same to both sides"],
+            methods: METHODS,
         }
     }
 
@@ -68,11 +72,11 @@ fn with_end(sign: &str) -> &'static str {
 
 fn solve(prompt: String, typed: &str, sign: &str, end: i64) -> Posed {
     let posed = Posed::solve(prompt, line(typed), "x", line(&format!("x {sign} {end}")))
-        .slip(format!("x {} {end}", turned(sign)), "sign-kept")
-        .slip(format!("x {} {end}", with_end(sign)), "end-in-or-out")
+        .slip(format!("x {} {end}", turned(sign)), slip::SIGN_KEPT)
+        .slip(format!("x {} {end}", with_end(sign)), slip::END_IN_OR_OUT)
         .near([format!("x {sign} {}", -end - 1), format!("x {sign} {}", end + 3)]);
     match board(typed, "x", None) {
-        Some(working) => posed.way("balance", working),
+        Some(working) => posed.way(method::BALANCE, working),
         None => posed,
     }
 }
@@ -94,14 +98,14 @@ fn double(draw: &mut Draw) -> Posed {
     let typed = format!("{} < {a}x + {b} <= {}", a * low + b, a * high + b);
     let answer = format!("{low} < x <= {high}");
     let posed = Posed::solve(format!("Solve {}.", tex(&typed)), line(&typed), "x", line(&answer))
-        .slip(format!("{low} <= x < {high}"), "end-in-or-out")
+        .slip(format!("{low} <= x < {high}"), slip::END_IN_OR_OUT)
         .near([
             format!("{} < x <= {high}", low + 1),
             format!("{low} < x <= {}", high + b),
             format!("{} < x <= {}", low - 2, high - 1),
         ]);
     match board(&typed, "x", None) {
-        Some(working) => posed.way("balance", working),
+        Some(working) => posed.way(method::BALANCE, working),
         None => posed,
     }
 }

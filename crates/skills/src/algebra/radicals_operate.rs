@@ -9,14 +9,19 @@ use crate::kit::*;
 pub struct Operate;
 
 slips! {
-    "roots-added-inside": "Try it with 9 and 16. Is the root of the sum the sum of the roots?",
+    ROOTS_ADDED_INSIDE = "roots-added-inside": "Try it with 9 and 16. Is the root of the sum the sum of the roots?",
         "Adds the numbers under the roots.";
-    "unlike-roots-added": "Only roots of the same number are alike.",
+    UNLIKE_ROOTS_ADDED = "unlike-roots-added": "Only roots of the same number are alike.",
         "Adds roots of different numbers as if they were alike.";
-    "only-below-multiplied": "What is done below the bar is done above it, too.",
+    ONLY_BELOW_MULTIPLIED = "only-below-multiplied": "What is done below the bar is done above it, too.",
         "Multiplies only the denominator.";
-    "square-left-inside": "Is there still a square that divides the number under the root?",
+    SQUARE_LEFT_INSIDE = "square-left-inside": "Is there still a square that divides the number under the root?",
         "Leaves a square factor under the root.";
+}
+
+methods! {
+    SIMPLIFY_FIRST = "simplify-first": "Simplify first",
+    CONJUGATE = "conjugate": "Conjugate",
 }
 
 impl Skill for Operate {
@@ -32,7 +37,7 @@ impl Skill for Operate {
                 "rationalise": "rewrite so that no root stands below the fraction bar",
                 "conjugate": "the same two terms with the sign between them changed",
             ],
-            methods: methods!["simplify-first": "Simplify first", "conjugate": "Conjugate"],
+            methods: METHODS,
         }
     }
 
@@ -82,15 +87,15 @@ fn multiply(draw: &mut Draw) -> Posed {
     let (outside, inside) = out_of_root(a * b);
     let (typed, answer) = (format!("sqrt({a}) × sqrt({b})"), root(outside, inside));
     exact(work_out(&typed), &typed, &answer)
-        .slip(root(1, a + b), "roots-added-inside")
-        .slip((a * b).to_string(), "square-left-inside")
+        .slip(root(1, a + b), slip::ROOTS_ADDED_INSIDE)
+        .slip((a * b).to_string(), slip::SQUARE_LEFT_INSIDE)
         .near([
             root(outside + 1, inside),
             root(outside * outside, inside),
             root(outside, inside + 1),
         ])
         .way(
-            "simplify-first",
+            method::SIMPLIFY_FIRST,
             Lines::start(&typed)
                 .then(
                     &format!("sqrt({})", a * b),
@@ -114,10 +119,10 @@ fn like(draw: &mut Draw) -> Posed {
     };
     let answer = root(a + b, r);
     exact(work_out(&typed), &typed, &answer)
-        .slip(root(a + b, 2 * r), "roots-added-inside")
+        .slip(root(a + b, 2 * r), slip::ROOTS_ADDED_INSIDE)
         .near([root(a - b, r), root(a + b, r + 1), root(a + b + 1, r), root(a * b, r)])
         .way(
-            "simplify-first",
+            method::SIMPLIFY_FIRST,
             Lines::start(&typed)
                 .then(
                     &format!("({a} + {}) sqrt({r})", bracketed(b)),
@@ -143,10 +148,10 @@ fn unlike_at_first(draw: &mut Draw) -> Posed {
         (first * first + second * second) * r
     };
     exact(work_out(&typed), &typed, &answer)
-        .slip(format!("sqrt({under})"), "roots-added-inside")
+        .slip(format!("sqrt({under})"), slip::ROOTS_ADDED_INSIDE)
         .near([root(total + 1, r), root(first * second, r), root(total, 2 * r)])
         .way(
-            "simplify-first",
+            method::SIMPLIFY_FIRST,
             Lines::start(&typed)
                 .then(
                     &format!("{} {sign} {}", root(first, r), root(second, r)),
@@ -171,11 +176,11 @@ fn one_root_below(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::SimplifiedRadical,
     )
-    .slip(fraction(above, r), "only-below-multiplied")
-    .slip(root(above, r), "only-below-multiplied")
+    .slip(fraction(above, r), slip::ONLY_BELOW_MULTIPLIED)
+    .slip(root(above, r), slip::ONLY_BELOW_MULTIPLIED)
     .near([format!("{}/{}", root(above + 1, r), r), format!("{}/{}", root(above, r), r + 1)])
     .way(
-        "simplify-first",
+        method::SIMPLIFY_FIRST,
         Lines::start(&typed)
             .then(
                 &format!("({above} sqrt({r}))/(sqrt({r}) × sqrt({r}))"),
@@ -214,11 +219,11 @@ fn two_terms_below(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::SimplifiedRadical,
     )
-    .slip(format!("{whole} {}", if of_root < 0 { second.replace('-', "+") } else { second.replace('+', "-") }), "only-below-multiplied")
-    .slip(fraction(above, d), "only-below-multiplied")
+    .slip(format!("{whole} {}", if of_root < 0 { second.replace('-', "+") } else { second.replace('+', "-") }), slip::ONLY_BELOW_MULTIPLIED)
+    .slip(fraction(above, d), slip::ONLY_BELOW_MULTIPLIED)
     .near([format!("{} {second}", whole + 1), format!("{} {second}", -whole)])
     .way(
-        "conjugate",
+        method::CONJUGATE,
         Lines::start(&typed)
             .then(
                 &format!("({above}({a} {other} sqrt({r})))/(({a} {sign} sqrt({r}))({a} {other} sqrt({r})))"),
@@ -261,11 +266,11 @@ fn area(draw: &mut Draw) -> Posed {
         &typed,
         &answer,
     )
-    .slip(root(1, first + second), "roots-added-inside")
-    .slip((first * second).to_string(), "square-left-inside")
+    .slip(root(1, first + second), slip::ROOTS_ADDED_INSIDE)
+    .slip((first * second).to_string(), slip::SQUARE_LEFT_INSIDE)
     .near([root(outside + 1, inside), root(outside * outside, inside), root(outside, inside + 1)])
     .way(
-        "simplify-first",
+        method::SIMPLIFY_FIRST,
         Lines::start(&typed)
             .then(
                 &{
@@ -290,11 +295,11 @@ fn perimeter(draw: &mut Draw) -> Posed {
         &typed,
         &answer,
     )
-    .slip(format!("2 sqrt({})", long + wide), "roots-added-inside")
-    .slip(root(m + n, r), "unlike-roots-added")
+    .slip(format!("2 sqrt({})", long + wide), slip::ROOTS_ADDED_INSIDE)
+    .slip(root(m + n, r), slip::UNLIKE_ROOTS_ADDED)
     .near([root(2 * (m + n) + 1, r), root(2 * m * n, r)])
     .way(
-        "simplify-first",
+        method::SIMPLIFY_FIRST,
         Lines::start(&typed)
             .then(&format!("{} + {}", root(2 * n, r), root(2 * m, r)), "Simplify both roots")
             .then(&answer, "Collect the like roots"),
@@ -312,11 +317,11 @@ fn two_brackets(draw: &mut Draw) -> Posed {
     let answer = if whole == 0 { root(front, r) } else { format!("{whole} {second}") };
     let four = format!("{r} {} {} {}", rooted_term(b, r), rooted_term(a, r), sign(a * b));
     exact(work_out(&typed), &typed, &answer)
-        .slip(format!("{whole}"), "unlike-roots-added")
-        .slip(format!("{} sqrt({r})", whole + front), "unlike-roots-added")
+        .slip(format!("{whole}"), slip::UNLIKE_ROOTS_ADDED)
+        .slip(format!("{} sqrt({r})", whole + front), slip::UNLIKE_ROOTS_ADDED)
         .near([format!("{} {second}", whole + 1), format!("{} {second}", r * r + a * b)])
         .way(
-            "simplify-first",
+            method::SIMPLIFY_FIRST,
             Lines::start(&typed)
                 .then(&four, "Every term times every term; a root times itself is the number")
                 .then(&answer, "Collect the whole numbers and the roots"),

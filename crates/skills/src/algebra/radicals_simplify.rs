@@ -9,14 +9,19 @@ use crate::kit::*;
 pub struct Simplify;
 
 slips! {
-    "square-left-inside": "Is there still a square that divides the number under the root?",
+    SQUARE_LEFT_INSIDE = "square-left-inside": "Is there still a square that divides the number under the root?",
         "Stops while a square factor is still under the root.";
-    "both-of-pair-out": "A pair under the root comes out as one.",
+    BOTH_OF_PAIR_OUT = "both-of-pair-out": "A pair under the root comes out as one.",
         "Brings both factors of a pair out.";
-    "halved": "Which number times itself is it?",
+    HALVED = "halved": "Which number times itself is it?",
         "Takes half of the number for its root.";
-    "coefficient-lost": "What stood in front of the root? It multiplies what comes out.",
+    COEFFICIENT_LOST = "coefficient-lost": "What stood in front of the root? It multiplies what comes out.",
         "Forgets the factor in front of the root.";
+}
+
+methods! {
+    FACTOR_TREE = "factor-tree": "Factor tree and pairs",
+    LARGEST_SQUARE = "largest-square": "Largest square factor",
 }
 
 impl Skill for Simplify {
@@ -32,7 +37,7 @@ impl Skill for Simplify {
                 "radicand": "what stands under the root",
                 "perfect square": "the square of a whole number",
             ],
-            methods: methods!["factor-tree": "Factor tree and pairs", "largest-square": "Largest square factor"],
+            methods: METHODS,
         }
     }
 
@@ -72,9 +77,9 @@ fn simplified(prompt: String, front: i64, radicand: i64) -> Posed {
     let square = outside * outside;
     let half_way = prime_factors(outside).first().copied().unwrap_or(1);
     let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::SimplifiedRadical)
-        .slip(rooted(front * square, inside), "both-of-pair-out");
+        .slip(rooted(front * square, inside), slip::BOTH_OF_PAIR_OUT);
     if front > 1 {
-        posed = posed.slip(rooted(outside, inside), "coefficient-lost");
+        posed = posed.slip(rooted(outside, inside), slip::COEFFICIENT_LOST);
     }
     let lead = |factor: i64| if factor == 1 { String::new() } else { format!("{factor} × ") };
     let mut by_square = Lines::start(&typed)
@@ -110,20 +115,20 @@ fn simplified(prompt: String, front: i64, radicand: i64) -> Posed {
     };
     posed
         .grows(
-            "factor-tree",
+            method::FACTOR_TREE,
             [
                 (1, pictured::ringed_pairs(&prime_factors(radicand), false)),
                 (2, pictured::ringed_pairs(&prime_factors(radicand), true)),
             ],
         )
-        .slip(fraction(front * radicand, 2), "halved")
+        .slip(fraction(front * radicand, 2), slip::HALVED)
         .near([
             rooted(front * outside, inside + 1),
             rooted(front * (outside + 1), inside),
             rooted(front * half_way, inside),
         ])
-        .way("factor-tree", by_pairs.then(&answer, last_pairs))
-        .way("largest-square", by_square.then(&answer, last_square))
+        .way(method::FACTOR_TREE, by_pairs.then(&answer, last_pairs))
+        .way(method::LARGEST_SQUARE, by_square.then(&answer, last_square))
 }
 
 fn ask(typed: &str) -> String {
@@ -157,11 +162,11 @@ fn what_was_under(draw: &mut Draw) -> Posed {
         line(&radicand.to_string()),
         Form::Any,
     )
-    .slip((outside * inside).to_string(), "both-of-pair-out")
-    .slip((2 * outside * inside).to_string(), "halved")
+    .slip((outside * inside).to_string(), slip::BOTH_OF_PAIR_OUT)
+    .slip((2 * outside * inside).to_string(), slip::HALVED)
     .near([(outside + inside).to_string(), (outside * inside * inside).to_string()])
     .way(
-        "largest-square",
+        method::LARGEST_SQUARE,
         Lines::start(&typed)
             .then(
                 &format!("{} × {inside}", outside * outside),
@@ -183,7 +188,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         "{name} wrote {}. Find the slip. What is it really?",
         tex(&format!("{typed} = {split} = {wrong}"))
     );
-    simplified(prompt, 1, radicand).flawed(name, lines, 2, "both-of-pair-out")
+    simplified(prompt, 1, radicand).flawed(name, lines, 2, slip::BOTH_OF_PAIR_OUT)
 }
 
 fn with_coefficient(draw: &mut Draw) -> Posed {
@@ -199,12 +204,12 @@ fn cube_root(draw: &mut Draw) -> Posed {
     let typed = format!("cbrt({})", cube * inside);
     let answer = format!("{outside} cbrt({inside})");
     Posed::value(ask(&typed), line(&typed), line(&answer), Form::SimplifiedRadical)
-        .slip(format!("{cube} cbrt({inside})"), "both-of-pair-out")
-        .slip(format!("{} cbrt({inside})", outside * outside), "both-of-pair-out")
-        .slip(format!("{outside} sqrt({inside})"), "square-left-inside")
+        .slip(format!("{cube} cbrt({inside})"), slip::BOTH_OF_PAIR_OUT)
+        .slip(format!("{} cbrt({inside})", outside * outside), slip::BOTH_OF_PAIR_OUT)
+        .slip(format!("{outside} sqrt({inside})"), slip::SQUARE_LEFT_INSIDE)
         .near([format!("{} cbrt({inside})", outside + 1)])
         .way(
-            "largest-square",
+            method::LARGEST_SQUARE,
             Lines::start(&typed)
                 .then(
                     &format!("cbrt({cube} × {inside})"),
@@ -217,7 +222,7 @@ fn cube_root(draw: &mut Draw) -> Posed {
                 .then(&answer, format!("The cube root of {cube} is {outside}")),
         )
         .way(
-            "factor-tree",
+            method::FACTOR_TREE,
             Lines::start(&typed)
                 .then(
                     &format!("cbrt({})", pairs(cube * inside)),
@@ -265,11 +270,11 @@ fn across(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::SimplifiedRadical,
     )
-    .slip((a + b).to_string(), "halved")
-    .slip(rooted(outside * outside, inside), "both-of-pair-out")
+    .slip((a + b).to_string(), slip::HALVED)
+    .slip(rooted(outside * outside, inside), slip::BOTH_OF_PAIR_OUT)
     .near([rooted(outside + 1, inside), rooted(outside, inside + 1)])
     .way(
-        "largest-square",
+        method::LARGEST_SQUARE,
         Lines::start(&typed)
             .then(
                 &format!("sqrt({})", a * a + b * b),

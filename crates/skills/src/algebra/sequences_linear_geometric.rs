@@ -10,14 +10,19 @@ use teaching::figure::PatternKind;
 pub struct LinearGeometric;
 
 slips! {
-    "first-term-for-difference": "By how much does the sequence grow from term to term?",
+    FIRST_TERM_FOR_DIFFERENCE = "first-term-for-difference": "By how much does the sequence grow from term to term?",
         "Takes the first term for the difference.";
-    "first-term-not-set-right": "Put n = 1 into your rule. Is it the first term?",
+    FIRST_TERM_NOT_SET_RIGHT = "first-term-not-set-right": "Put n = 1 into your rule. Is it the first term?",
         "Adds the first term without taking one step away.";
-    "step-for-factor": "Is the same added each time, or is it multiplied?",
+    STEP_FOR_FACTOR = "step-for-factor": "Is the same added each time, or is it multiplied?",
         "Takes a geometric sequence for a linear one.";
-    "one-step-off": "How many steps lead from the first term to it?",
+    ONE_STEP_OFF = "one-step-off": "How many steps lead from the first term to it?",
         "Counts one step too many or too few.";
+}
+
+methods! {
+    DIFFERENCE_TABLE = "difference-table": "Table of differences",
+    RATIO_TABLE = "ratio-table": "Table of ratios",
 }
 
 impl Skill for LinearGeometric {
@@ -34,7 +39,7 @@ impl Skill for LinearGeometric {
                 "common ratio": "what each term is multiplied by to give the next",
                 "nth term": "a rule that gives every term from its place",
             ],
-            methods: methods!["difference-table": "Table of differences", "ratio-table": "Table of ratios"],
+            methods: METHODS,
         }
     }
 
@@ -88,10 +93,10 @@ fn next_linear(draw: &mut Draw) -> Posed {
         line(&next.to_string()),
         Form::Any,
     )
-    .slip((last + first).to_string(), "first-term-for-difference")
+    .slip((last + first).to_string(), slip::FIRST_TERM_FOR_DIFFERENCE)
     .near([(last + 2 * step).to_string(), (last + step + 1).to_string()])
     .way(
-        "difference-table",
+        method::DIFFERENCE_TABLE,
         Lines::start(&typed)
             .work(
                 &format!("{} - {} = {step}", bracketed(terms[1]), bracketed(first)),
@@ -116,11 +121,11 @@ fn next_geometric(draw: &mut Draw) -> Posed {
         line(&next.to_string()),
         Form::Any,
     )
-    .slip((2 * last - terms[2]).to_string(), "step-for-factor")
-    .slip((last + first).to_string(), "first-term-for-difference")
+    .slip((2 * last - terms[2]).to_string(), slip::STEP_FOR_FACTOR)
+    .slip((last + first).to_string(), slip::FIRST_TERM_FOR_DIFFERENCE)
     .near([(next * ratio).to_string(), (next + ratio).to_string()])
     .way(
-        "ratio-table",
+        method::RATIO_TABLE,
         Lines::start(&typed)
             .work(&format!("{} ÷ {first} = {ratio}", terms[1]), "The same factor from term to term")
             .work(&format!("{last} ÷ {} = {ratio}", terms[2]), "and at the end, too")
@@ -148,15 +153,15 @@ fn nth_of(prompt: String, terms: &[i64], first: i64, step: i64) -> Posed {
     let typed = format!("{first} + (n - 1) × {}", bracketed(step));
     let answer = rule(first, step);
     Posed::value(prompt, line(&typed), line(&answer), Form::Expanded)
-        .slip(sum(&[(first, "n"), (step, "")]), "first-term-for-difference")
-        .slip(sum(&[(step, "n"), (first, "")]), "first-term-not-set-right")
+        .slip(sum(&[(first, "n"), (step, "")]), slip::FIRST_TERM_FOR_DIFFERENCE)
+        .slip(sum(&[(step, "n"), (first, "")]), slip::FIRST_TERM_NOT_SET_RIGHT)
         .near([
             sum(&[(step, "n"), (first - step - 1, "")]),
             sum(&[(-step, "n"), (first + step, "")]),
             sum(&[(1, "n"), (step, "")]),
         ])
         .way(
-            "difference-table",
+            method::DIFFERENCE_TABLE,
             Lines::default()
                 .work(
                     &format!("{} - {} = {step}", bracketed(terms[1]), bracketed(first)),
@@ -190,11 +195,11 @@ fn nth_geometric(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((value * ratio).to_string(), "one-step-off")
-    .slip((first + (n - 1) * (terms[1] - first)).to_string(), "step-for-factor")
+    .slip((value * ratio).to_string(), slip::ONE_STEP_OFF)
+    .slip((first + (n - 1) * (terms[1] - first)).to_string(), slip::STEP_FOR_FACTOR)
     .near([(value / ratio).to_string(), (first * ratio * (n - 1)).to_string()])
     .way(
-        "ratio-table",
+        method::RATIO_TABLE,
         Lines::start(&asked)
             .then(
                 &format!("{first} × {ratio}^{}", n - 1),
@@ -217,11 +222,11 @@ fn which_term(draw: &mut Draw) -> Posed {
         "n",
         from_int(n),
     )
-    .slip((n - 1).to_string(), "one-step-off")
-    .slip((n + 1).to_string(), "one-step-off")
-    .slip(fraction(value, first.abs().max(2)), "first-term-for-difference");
+    .slip((n - 1).to_string(), slip::ONE_STEP_OFF)
+    .slip((n + 1).to_string(), slip::ONE_STEP_OFF)
+    .slip(fraction(value, first.abs().max(2)), slip::FIRST_TERM_FOR_DIFFERENCE);
     match board(&equation, "n", None) {
-        Some(working) => posed.way("difference-table", working),
+        Some(working) => posed.way(method::DIFFERENCE_TABLE, working),
         None => posed,
     }
 }
@@ -240,11 +245,11 @@ fn between(draw: &mut Draw) -> Posed {
         "d",
         from_int(step),
     )
-    .slip(fraction(last - first, gaps + 1), "one-step-off")
-    .slip(fraction(last, gaps), "first-term-not-set-right")
+    .slip(fraction(last - first, gaps + 1), slip::ONE_STEP_OFF)
+    .slip(fraction(last, gaps), slip::FIRST_TERM_NOT_SET_RIGHT)
     .near([(last - first).to_string(), (-step).to_string()]);
     match board(&equation, "d", None) {
-        Some(working) => posed.way("difference-table", working),
+        Some(working) => posed.way(method::DIFFERENCE_TABLE, working),
         None => posed,
     }
 }
@@ -318,12 +323,12 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
             _ => format!("How many {unit} does it take for {n} in a row?"),
         };
         Posed::value(format!("{text} {each}"), line(&typed), line(&value.to_string()), Form::Any)
-            .slip((value + step).to_string(), "first-term-not-set-right")
-            .slip((first * n).to_string(), "first-term-for-difference")
-            .slip((value - step).to_string(), "one-step-off")
+            .slip((value + step).to_string(), slip::FIRST_TERM_NOT_SET_RIGHT)
+            .slip((first * n).to_string(), slip::FIRST_TERM_FOR_DIFFERENCE)
+            .slip((value - step).to_string(), slip::ONE_STEP_OFF)
             .near([(step * n).to_string()])
             .way(
-                "difference-table",
+                method::DIFFERENCE_TABLE,
                 Lines::start(&typed)
                     .then(
                         &format!("{first} + {} × {step}", n - 1),
@@ -342,13 +347,13 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
             _ => format!("How many in a row can be laid out with {value} {unit}?"),
         };
         let posed = Posed::equation(format!("{text} {each}"), line(&equation), "n", from_int(n))
-            .slip((n - 1).to_string(), "one-step-off")
-            .slip(fraction(value, first), "first-term-for-difference")
+            .slip((n - 1).to_string(), slip::ONE_STEP_OFF)
+            .slip(fraction(value, first), slip::FIRST_TERM_FOR_DIFFERENCE)
             .near([(n + 1).to_string()])
             .figure(pattern(text, first, step))
             .answered(format!("It is {n}."), "");
         match board(&equation, "n", None) {
-            Some(working) => posed.way("difference-table", working),
+            Some(working) => posed.way(method::DIFFERENCE_TABLE, working),
             None => posed,
         }
     }

@@ -10,14 +10,18 @@ use teaching::figure::{Place, TreeNode};
 pub struct Recursive;
 
 slips! {
-    "one-place-off": "Which term is number one? Count again from there.",
+    ONE_PLACE_OFF = "one-place-off": "Which term is number one? Count again from there.",
         "Is off by one place.";
-    "first-term-used-again": "The rule takes the term just before.",
+    FIRST_TERM_USED_AGAIN = "first-term-used-again": "The rule takes the term just before.",
         "Puts the first term into the rule each time.";
-    "operations-swapped": "What does the rule do first?",
+    OPERATIONS_SWAPPED = "operations-swapped": "What does the rule do first?",
         "Does the operations of the rule in the other order.";
-    "only-one-before": "The rule takes two earlier terms.",
+    ONLY_ONE_BEFORE = "only-one-before": "The rule takes two earlier terms.",
         "Uses one earlier term where the rule takes two.";
+}
+
+methods! {
+    TABLE = "table": "Build a table",
 }
 
 impl Skill for Recursive {
@@ -33,7 +37,7 @@ impl Skill for Recursive {
                 "subscript": "the small number that tells which term it is",
                 "limit": "the number that the terms come as near to as one likes",
             ],
-            methods: methods!["table": "Build a table"],
+            methods: METHODS,
         }
     }
 
@@ -101,16 +105,16 @@ fn one_before(draw: &mut Draw) -> Posed {
         line(&terms[4].to_string()),
         Form::Any,
     )
-    .slip(terms[3].to_string(), "one-place-off")
-    .slip((k * terms[4] + c).to_string(), "one-place-off")
-    .slip((k * (terms[3] + c)).to_string(), "operations-swapped")
-    .slip((k * first + 4 * c).to_string(), "first-term-used-again")
+    .slip(terms[3].to_string(), slip::ONE_PLACE_OFF)
+    .slip((k * terms[4] + c).to_string(), slip::ONE_PLACE_OFF)
+    .slip((k * (terms[3] + c)).to_string(), slip::OPERATIONS_SWAPPED)
+    .slip((k * first + 4 * c).to_string(), slip::FIRST_TERM_USED_AGAIN)
     .way(
-        "table",
+        method::TABLE,
         lines.begin(&typed, "$a_5$ from $a_4$").then(&terms[4].to_string(), "Work it out"),
     )
-    .grows("table", grown_table(&terms[..4], 2, 0))
-    .grows("table", [(4, grown_table(&terms, 5, 0).remove(0).1)])
+    .grows(method::TABLE, grown_table(&terms[..4], 2, 0))
+    .grows(method::TABLE, [(4, grown_table(&terms, 5, 0).remove(0).1)])
 }
 
 /// Each term from the two before.
@@ -146,12 +150,12 @@ fn two_before(draw: &mut Draw) -> Posed {
         line(&terms[6].to_string()),
         Form::Any,
     )
-    .slip(terms[5].to_string(), "one-place-off")
-    .slip((terms[6] + terms[5]).to_string(), "one-place-off")
-    .slip((2 * terms[5]).to_string(), "only-one-before")
-    .way("table", lines.begin(&typed, "$a_7$ from $a_6$ and $a_5$").then(&terms[6].to_string(), "Add"))
-    .grows("table", grown_table(&terms[..6], 3, 0))
-    .grows("table", [(5, grown_table(&terms, 7, 0).remove(0).1)])
+    .slip(terms[5].to_string(), slip::ONE_PLACE_OFF)
+    .slip((terms[6] + terms[5]).to_string(), slip::ONE_PLACE_OFF)
+    .slip((2 * terms[5]).to_string(), slip::ONLY_ONE_BEFORE)
+    .way(method::TABLE, lines.begin(&typed, "$a_7$ from $a_6$ and $a_5$").then(&terms[6].to_string(), "Add"))
+    .grows(method::TABLE, grown_table(&terms[..6], 3, 0))
+    .grows(method::TABLE, [(5, grown_table(&terms, 7, 0).remove(0).1)])
 }
 
 /// One term of a list does not follow the rule.
@@ -176,12 +180,12 @@ fn wrong_term(draw: &mut Draw) -> Posed {
         line(&right[at].to_string()),
         Form::Any,
     )
-    .slip(shown[at].to_string(), "one-place-off")
-    .slip((k * (right[at - 1] + c)).to_string(), "operations-swapped")
-    .slip((k * first + c).to_string(), "first-term-used-again")
+    .slip(shown[at].to_string(), slip::ONE_PLACE_OFF)
+    .slip((k * (right[at - 1] + c)).to_string(), slip::OPERATIONS_SWAPPED)
+    .slip((k * first + c).to_string(), slip::FIRST_TERM_USED_AGAIN)
     .near([(right[at] + 2 * off).to_string(), (right[at] - off).to_string()])
     .way(
-        "table",
+        method::TABLE,
         (1..at)
             .fold(Lines::default(), |lines, n| {
                 let worked = format!("{k} × {} + {c} = {}", right[n - 1], right[n]);
@@ -212,11 +216,11 @@ fn find_the_rule(draw: &mut Draw) -> Posed {
         says(k, c),
         (0..3).map(|n| line(&check(n))).collect(),
     )
-    .slip(format!("the term before, and {} more", step.max(1)), "first-term-used-again")
-    .slip(says(k, c + 1), "one-place-off")
+    .slip(format!("the term before, and {} more", step.max(1)), slip::FIRST_TERM_USED_AGAIN)
+    .slip(says(k, c + 1), slip::ONE_PLACE_OFF)
     .near([says(k + 1, terms[1] - (k + 1) * terms[0])])
     .way(
-        "table",
+        method::TABLE,
         Lines::default()
             .work(&check(0), "Try it with the first two terms")
             .work(&check(1), "with the next")
@@ -268,12 +272,12 @@ fn drone(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip(terms[n - 1].to_string(), "one-place-off")
-    .slip((value + terms[n - 1]).to_string(), "one-place-off")
-    .slip((2 * terms[n - 1]).to_string(), "only-one-before")
+    .slip(terms[n - 1].to_string(), slip::ONE_PLACE_OFF)
+    .slip((value + terms[n - 1]).to_string(), slip::ONE_PLACE_OFF)
+    .slip((2 * terms[n - 1]).to_string(), slip::ONLY_ONE_BEFORE)
     .figure(family(3))
-    .grows("table", [(1, family(2)), (2, family(3)), (3, family(4)), (4, family(5))])
-    .way("table", lines.begin(&typed, format!("Generation {n}")).then(&value.to_string(), "Add"))
+    .grows(method::TABLE, [(1, family(2)), (2, family(3)), (3, family(4)), (4, family(5))])
+    .way(method::TABLE, lines.begin(&typed, format!("Generation {n}")).then(&value.to_string(), "Add"))
     .answered(format!("In generation {n} there are {value} ancestors."), "ancestors")
 }
 
@@ -297,13 +301,13 @@ fn settles(draw: &mut Draw) -> Posed {
         "L",
         from_int(limit),
     )
-    .slip((gain * 10 / tenths).to_string(), "operations-swapped")
-    .slip((start + gain).to_string(), "first-term-used-again")
+    .slip((gain * 10 / tenths).to_string(), slip::OPERATIONS_SWAPPED)
+    .slip((start + gain).to_string(), slip::FIRST_TERM_USED_AGAIN)
     .near([(limit / 10).to_string()])
     .figure(week_by_week(start, tenths, gain))
     .answered(format!("It settles at {limit} {verb}."), verb);
     match board(&equation, "L", None) {
-        Some(working) => posed.way("table", working),
+        Some(working) => posed.way(method::TABLE, working),
         None => posed,
     }
 }
@@ -362,11 +366,11 @@ fn ratio_settles(draw: &mut Draw) -> Posed {
         3,
     )
     .given("r > 0")
-    .slip(format!("r ≈ {}", nearest(&format!("(sqrt({d}) - {k})/2"), 3)), "operations-swapped")
-    .slip(format!("r ≈ {}", nearest(&format!("{}/{}", terms[2], terms[1]), 3)), "one-place-off")
+    .slip(format!("r ≈ {}", nearest(&format!("(sqrt({d}) - {k})/2"), 3)), slip::OPERATIONS_SWAPPED)
+    .slip(format!("r ≈ {}", nearest(&format!("{}/{}", terms[2], terms[1]), 3)), slip::ONE_PLACE_OFF)
     .near([format!("r ≈ {}", nearest(&format!("{exact} + 1"), 3)), format!("r ≈ {k}.000")])
     .way(
-        "table",
+        method::TABLE,
         Lines::start(&equation)
             .then(&format!("r^2 = {} + 1", sum(&[(k, "r")])), "Multiply both sides by $r$")
             .then(&format!("{squared} = 0"), "Bring everything to one side")

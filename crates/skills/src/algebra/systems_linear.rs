@@ -9,12 +9,18 @@ use crate::kit::*;
 pub struct SystemsLinear;
 
 slips! {
-    "terms-missed": "Every term of the equation is added or taken away, also the number on the right.",
+    TERMS_MISSED = "terms-missed": "Every term of the equation is added or taken away, also the number on the right.",
         "Subtracts only some of the terms.";
-    "values-swapped": "Which value belongs to which letter?",
+    VALUES_SWAPPED = "values-swapped": "Which value belongs to which letter?",
         "Swaps the two values.";
-    "one-value-only": "A point has two values.",
+    ONE_VALUE_ONLY = "one-value-only": "A point has two values.",
         "Finds one letter and stops.";
+}
+
+methods! {
+    ELIMINATION = "elimination": "Elimination",
+    SUBSTITUTION = "substitution": "Substitution",
+    GRAPH = "graph": "Draw both lines",
 }
 
 impl Skill for SystemsLinear {
@@ -30,11 +36,7 @@ impl Skill for SystemsLinear {
                 "elimination": "adding or subtracting equations so that a letter goes",
                 "substitution": "putting an expression in for a letter",
             ],
-            methods: methods![
-                "elimination": "Elimination",
-                "substitution": "Substitution",
-                "graph": "Draw both lines",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -78,7 +80,7 @@ fn drawn(posed: Posed, typed: &str, lines: [[i64; 3]; 2], (x, y): (i64, i64)) ->
     };
     posed
         .way(
-            "graph",
+            method::GRAPH,
             Lines::start(typed)
                 .then(&format!("{first}; {second}"), "Solve each for $y$, and draw two lines")
                 .then(&format!("x = {x}; y = {y}"), "Read off where they cross")
@@ -86,7 +88,7 @@ fn drawn(posed: Posed, typed: &str, lines: [[i64; 3]; 2], (x, y): (i64, i64)) ->
                 .work(&put_in(lines[1]), "and into the second: a drawing alone is no proof"),
         )
         .grows(
-            "graph",
+            method::GRAPH,
             [
                 (1, pictured::two_lines(lines, (x, y), false)),
                 (2, pictured::two_lines(lines, (x, y), true)),
@@ -97,9 +99,9 @@ fn drawn(posed: Posed, typed: &str, lines: [[i64; 3]; 2], (x, y): (i64, i64)) ->
 fn solve(prompt: String, lines: [[i64; 3]; 2], typed: &str, (x, y): (i64, i64)) -> Posed {
     let point = |x: i64, y: i64| format!("x = {x}; y = {y}");
     let mut posed = Posed::solve(prompt, line(typed), "", line(&point(x, y)))
-        .slip(if x == y { point(x + 1, y) } else { point(y, x) }, "values-swapped")
+        .slip(if x == y { point(x + 1, y) } else { point(y, x) }, slip::VALUES_SWAPPED)
         .near([point(x, -y - 1), point(x + 1, y - 1), point(x - 1, y + 2)]);
-    for method in ["elimination", "substitution"] {
+    for method in [method::ELIMINATION, method::SUBSTITUTION] {
         if let Some(working) = board(typed, "", Some(method)) {
             posed = posed.way(method, working);
         }
@@ -167,11 +169,11 @@ fn how_many(draw: &mut Draw) -> Posed {
         word,
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(others[0], "terms-missed")
+    .slip(others[0], slip::TERMS_MISSED)
     .near([others[1]])
-    .way("elimination", lines.clone().end(format!("The answer is: {word}.")))
-    .way("graph", lines.end(format!("The answer is: {word}.")))
-    .grows("graph", [(0, pictured::two_lines([[a, b, c], [p, q, r]], (0, c / b), false))])
+    .way(method::ELIMINATION, lines.clone().end(format!("The answer is: {word}.")))
+    .way(method::GRAPH, lines.end(format!("The answer is: {word}.")))
+    .grows(method::GRAPH, [(0, pictured::two_lines([[a, b, c], [p, q, r]], (0, c / b), false))])
 }
 
 fn story(draw: &mut Draw) -> Posed {

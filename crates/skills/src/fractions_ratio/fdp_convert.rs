@@ -8,12 +8,18 @@ use crate::kit::*;
 pub struct Convert;
 
 slips! {
-    "tenths-as-percent": "How many hundredths is it?",
+    TENTHS_AS_PERCENT = "tenths-as-percent": "How many hundredths is it?",
         "Reads tenths as percent: 0.5 as 5%.";
-    "parts-as-digits": "A fraction is a division. Carry it out.",
+    PARTS_AS_DIGITS = "parts-as-digits": "A fraction is a division. Carry it out.",
         "Writes the two parts of the fraction as the digits of a decimal.";
-    "point-moved-wrong": "Per cent means of a hundred. Does the number get larger or smaller?",
+    POINT_MOVED_WRONG = "point-moved-wrong": "Per cent means of a hundred. Does the number get larger or smaller?",
         "Moves the point the wrong way.";
+}
+
+methods! {
+    TO_HUNDREDTHS = "to-hundredths": "To hundredths",
+    DIVIDE = "divide": "Divide",
+    KNOWN_FACTS = "known-facts": "Known facts",
 }
 
 impl Skill for Convert {
@@ -29,7 +35,7 @@ impl Skill for Convert {
                 "decimal": "a number with tenths, hundredths and so on behind a point",
                 "hundredth": "one of a hundred equal parts",
             ],
-            methods: methods!["to-hundredths": "To hundredths", "divide": "Divide", "known-facts": "Known facts"],
+            methods: METHODS,
         }
     }
 
@@ -86,20 +92,20 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
             line(&dec),
             Form::Any,
         )
-        .slip(digits, "parts-as-digits")
-        .slip(decimal(h, 3), "point-moved-wrong")
+        .slip(digits, slip::PARTS_AS_DIGITS)
+        .slip(decimal(h, 3), slip::POINT_MOVED_WRONG)
         .near([decimal(h + 10, 2), decimal(h + 5, 2)])
         .way(
-            "to-hundredths",
+            method::TO_HUNDREDTHS,
             Lines::start(&f)
                 .then(&over, format!("Multiply both by {k}"))
                 .then(&dec, "Hundredths are two places"),
         )
-        .grows("to-hundredths", shaded(1))
-        .way("known-facts", known(false))
-        .grows("known-facts", [bar])
+        .grows(method::TO_HUNDREDTHS, shaded(1))
+        .way(method::KNOWN_FACTS, known(false))
+        .grows(method::KNOWN_FACTS, [bar])
         .way(
-            "divide",
+            method::DIVIDE,
             Lines::start(&f)
                 .then(&format!("{n} ÷ {d}"), "A fraction is a division")
                 .then(&dec, "Divide"),
@@ -110,52 +116,52 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
             line(&per),
             Form::Percent,
         )
-        .slip(format!("{}%", decimal(h, 1)), "tenths-as-percent")
-        .slip(format!("{}%", decimal(h, 2)), "point-moved-wrong")
+        .slip(format!("{}%", decimal(h, 1)), slip::TENTHS_AS_PERCENT)
+        .slip(format!("{}%", decimal(h, 2)), slip::POINT_MOVED_WRONG)
         .near([format!("{}%", h * 10), format!("{}%", h + 10)])
         .way(
-            "to-hundredths",
+            method::TO_HUNDREDTHS,
             Lines::start(&dec)
                 .then(&over, "Count the hundredths")
                 .then(&per, "Hundredths are percents"),
         )
-        .grows("to-hundredths", shaded(1)),
+        .grows(method::TO_HUNDREDTHS, shaded(1)),
         2 => Posed::value(
             format!("Write {} as a fraction in lowest terms.", tex(&per)),
             line(&per),
             line(&f),
             Form::LowestTerms,
         )
-        .slip(fraction(h, 10), "tenths-as-percent")
-        .slip(fraction(1, h), "parts-as-digits")
+        .slip(fraction(h, 10), slip::TENTHS_AS_PERCENT)
+        .slip(fraction(1, h), slip::PARTS_AS_DIGITS)
         .near([fraction(n + 1, d), fraction(100 - h, 100), fraction(n, d + 1)])
         .way(
-            "to-hundredths",
+            method::TO_HUNDREDTHS,
             Lines::start(&per)
                 .then(&over, "Percents are hundredths")
                 .then(&f, format!("Divide both by {k}")),
         )
-        .grows("to-hundredths", shaded(1)),
+        .grows(method::TO_HUNDREDTHS, shaded(1)),
         _ => Posed::value(
             format!("Write {} as a percent.", tex(&f)),
             line(&f),
             line(&per),
             Form::Percent,
         )
-        .slip(format!("{n}{d}%"), "parts-as-digits")
-        .slip(format!("{}%", decimal(h, 1)), "tenths-as-percent")
+        .slip(format!("{n}{d}%"), slip::PARTS_AS_DIGITS)
+        .slip(format!("{}%", decimal(h, 1)), slip::TENTHS_AS_PERCENT)
         .near([format!("{}%", h + 10), format!("{}%", 100 - h), format!("{}%", h + 5)])
         .way(
-            "to-hundredths",
+            method::TO_HUNDREDTHS,
             Lines::start(&f)
                 .then(&over, format!("Multiply both by {k}"))
                 .then(&per, "Hundredths are percents"),
         )
-        .grows("to-hundredths", shaded(1))
-        .way("known-facts", known(true))
-        .grows("known-facts", [bar])
+        .grows(method::TO_HUNDREDTHS, shaded(1))
+        .way(method::KNOWN_FACTS, known(true))
+        .grows(method::KNOWN_FACTS, [bar])
         .way(
-            "divide",
+            method::DIVIDE,
             Lines::start(&f)
                 .then(&dec, format!("Divide {n} by {d}"))
                 .then(&per, "Two places on is percent"),
@@ -185,10 +191,10 @@ fn largest(draw: &mut Draw) -> Posed {
             sorted[0].0.clone(),
             vec![line(&claim), line(&format!("{} > {}", sorted[0].0, sorted[2].0))],
         )
-        .slip(sorted[1].0.clone(), "tenths-as-percent")
+        .slip(sorted[1].0.clone(), slip::TENTHS_AS_PERCENT)
         .near([sorted[2].0.clone()])
         .way(
-            "to-hundredths",
+            method::TO_HUNDREDTHS,
             lines
                 .work(&claim, "Compare the hundredths")
                 .end(format!("The largest is {}.", sorted[0].0)),
@@ -212,10 +218,10 @@ fn repeating(draw: &mut Draw) -> Posed {
         answer.clone(),
         vec![line(&claim)],
     )
-    .slip(format!("0.{n}{d}"), "parts-as-digits")
+    .slip(format!("0.{n}{d}"), slip::PARTS_AS_DIGITS)
     .near([format!("0.{shown}"), format!("0.0{shown}0{shown}…")])
     .way(
-        "divide",
+        method::DIVIDE,
         Lines::default()
             .work(
                 &format!(
@@ -269,12 +275,12 @@ fn three_ways(index: usize, draw: &mut Draw) -> Posed {
         says(&all[a], &all[b]),
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(says(&tenths[a], &all[b]), "tenths-as-percent")
-    .slip(says(&all[a], &tenths[b]), "point-moved-wrong")
+    .slip(says(&tenths[a], &all[b]), slip::TENTHS_AS_PERCENT)
+    .slip(says(&all[a], &tenths[b]), slip::POINT_MOVED_WRONG)
     .near([says(&near[a], &near[b])])
     .figure(table(false))
-    .grows("to-hundredths", [(0, pictured::hundredths(h)), (2, table(true))])
-    .way("to-hundredths", lines.end(format!("They are {}.", says(&all[a], &all[b]))))
+    .grows(method::TO_HUNDREDTHS, [(0, pictured::hundredths(h)), (2, table(true))])
+    .way(method::TO_HUNDREDTHS, lines.end(format!("They are {}.", says(&all[a], &all[b]))))
 }
 
 fn story(draw: &mut Draw) -> Posed {
@@ -313,13 +319,13 @@ fn story(draw: &mut Draw) -> Posed {
             .then(&format!("{value}/100"), "Subtract")
     };
     Posed::value(prompt, line(&typed), line(&format!("{value}%")), Form::Percent)
-        .slip(format!("{}%", 100 - value), "tenths-as-percent")
+        .slip(format!("{}%", 100 - value), slip::TENTHS_AS_PERCENT)
         .near([
             format!("{}%", value + 10),
             format!("{}%", value + 5),
             format!("{}%", decimal(value, 1)),
         ])
-        .grows("to-hundredths", [(lines.count() - 1, pictured::hundredths(value))])
-        .way("to-hundredths", lines.then(&format!("{value}%"), "Hundredths are percents"))
+        .grows(method::TO_HUNDREDTHS, [(lines.count() - 1, pictured::hundredths(value))])
+        .way(method::TO_HUNDREDTHS, lines.then(&format!("{value}%"), "Hundredths are percents"))
         .answered(sentence, "%")
 }

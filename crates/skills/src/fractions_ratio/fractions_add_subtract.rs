@@ -8,10 +8,15 @@ use crate::kit::*;
 pub struct FractionsAddSubtract;
 
 slips! {
-    "tops-and-bottoms-added": "Is a half and a half two quarters?",
+    TOPS_AND_BOTTOMS_ADDED = "tops-and-bottoms-added": "Is a half and a half two quarters?",
         "Adds the numerators and adds the denominators.";
-    "numerators-kept": "The pieces are smaller now. Are there still as many?",
+    NUMERATORS_KEPT = "numerators-kept": "The pieces are smaller now. Are there still as many?",
         "Changes the denominators and leaves the numerators as they were.";
+}
+
+methods! {
+    COMMON_DENOMINATOR = "common-denominator": "Common denominator",
+    BAR = "bar": "Bar",
 }
 
 impl Skill for FractionsAddSubtract {
@@ -27,7 +32,7 @@ impl Skill for FractionsAddSubtract {
                 "sum": "what an addition gives",
                 "lowest terms": "no number but 1 goes into both parts",
             ],
-            methods: methods!["common-denominator": "Common denominator", "bar": "Bar"],
+            methods: METHODS,
         }
     }
 
@@ -59,12 +64,12 @@ fn worked(prompt: String, first: (i64, i64), second: (i64, i64), sign: char) -> 
     let pieces = format!("Cut both bars into pieces of one size, {common} to the whole");
     let join = "One denominator: work with the numerators";
     Posed::value(prompt, line(&typed), line(&fraction(top, common)), Form::LowestTerms)
-        .slip(sum.straight_across(), "tops-and-bottoms-added")
-        .slip(kept, "numerators-kept")
+        .slip(sum.straight_across(), slip::TOPS_AND_BOTTOMS_ADDED)
+        .slip(kept, slip::NUMERATORS_KEPT)
         .near([fraction(top + 1, common), fraction(top + 2, common), fraction(top, common + 1)])
-        .way("common-denominator", sum.worked(Lines::start(&typed), &over, join))
-        .way("bar", sum.worked(Lines::start(&typed), &pieces, "Count the pieces"))
-        .grows("bar", bars(&sum))
+        .way(method::COMMON_DENOMINATOR, sum.worked(Lines::start(&typed), &over, join))
+        .way(method::BAR, sum.worked(Lines::start(&typed), &pieces, "Count the pieces"))
+        .grows(method::BAR, bars(&sum))
 }
 
 /// Both fractions as strips, then in pieces of one size, then what they come to.
@@ -125,9 +130,9 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let typed = format!("{} + {}", show(a, b), show(c, d));
     let common = lcm(b, d);
     let (wrong, slip) = if draw.coin() {
-        (show(a + c, b + d), "tops-and-bottoms-added")
+        (show(a + c, b + d), slip::TOPS_AND_BOTTOMS_ADDED)
     } else {
-        (format!("{}/{common} + {}/{common}", a, c), "numerators-kept")
+        (format!("{}/{common} + {}/{common}", a, c), slip::NUMERATORS_KEPT)
     };
     let prompt = format!(
         "{name} wrote {}. Find the slip. What is the sum really, in lowest terms?",
@@ -147,9 +152,9 @@ fn missing(draw: &mut Draw) -> Posed {
         "x",
         Rational::new(a.into(), b.into()),
     )
-    .slip(fraction(2 * c * b + a * d, b * d), "tops-and-bottoms-added")
+    .slip(fraction(2 * c * b + a * d, b * d), slip::TOPS_AND_BOTTOMS_ADDED)
     .way(
-        "common-denominator",
+        method::COMMON_DENOMINATOR,
         Lines::start(&equation)
             .then(
                 &format!("x = {total} - {}", show(c, d)),
@@ -186,10 +191,10 @@ fn perimeter(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::ImproperFraction,
     )
-    .slip(fraction(2 * (p + q) * (b + d) + 2 * (a + c), b + d), "tops-and-bottoms-added")
-    .slip(inner.clone(), "numerators-kept")
+    .slip(fraction(2 * (p + q) * (b + d) + 2 * (a + c), b + d), slip::TOPS_AND_BOTTOMS_ADDED)
+    .slip(inner.clone(), slip::NUMERATORS_KEPT)
     .near([fraction(top + 2, common), fraction(top - 1, common)])
-    .way("common-denominator", Lines::start(&typed)
+    .way(method::COMMON_DENOMINATOR, Lines::start(&typed)
         .then(&format!("2 × ({}/{common} + {}/{common})", (p * b + a) * common / b, (q * d + c) * common / d), format!("Write both as fractions with the denominator {common}"))
         .then(&format!("2 × {}", if inner.contains('/') { format!("({inner})") } else { inner.clone() }), "Add the two sides")
         .then(&answer, "Double it, and write it in lowest terms"))

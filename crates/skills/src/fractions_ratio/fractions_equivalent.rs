@@ -9,10 +9,16 @@ use crate::kit::*;
 pub struct Equivalent;
 
 slips! {
-    "same-added-to-both": "Does one more piece of a finer cut keep the amount the same?",
+    SAME_ADDED_TO_BOTH = "same-added-to-both": "Does one more piece of a finer cut keep the amount the same?",
         "Adds the same number above and below.";
-    "one-part-only": "What was done to the denominator? Do it to the numerator too.",
+    ONE_PART_ONLY = "one-part-only": "What was done to the denominator? Do it to the numerator too.",
         "Multiplies or divides only one of the two parts.";
+}
+
+methods! {
+    MULTIPLY_BOTH = "multiply-both": "Multiply both",
+    DIVIDE_BOTH = "divide-both": "Divide both",
+    STRIPS = "strips": "Fraction strips",
 }
 
 impl Skill for Equivalent {
@@ -29,7 +35,7 @@ impl Skill for Equivalent {
                 "numerator": "the number above the fraction bar",
                 "denominator": "the number below the fraction bar",
             ],
-            methods: methods!["multiply-both": "Multiply both", "divide-both": "Divide both", "strips": "Fraction strips"],
+            methods: METHODS,
         }
     }
 
@@ -64,9 +70,9 @@ fn missing_number(index: usize, draw: &mut Draw) -> Posed {
     let added = other + if above { to.1 - from.1 } else { to.0 - from.0 };
     let grows = index.is_multiple_of(2);
     let (method, sign, word) = if grows {
-        ("multiply-both", '×', "multiplied")
+        (method::MULTIPLY_BOTH, '×', "multiplied")
     } else {
-        ("divide-both", '÷', "divided")
+        (method::DIVIDE_BOTH, '÷', "divided")
     };
     let known = if above {
         format!("{} {sign} {k} = {}", from.1, to.1)
@@ -86,12 +92,12 @@ fn missing_number(index: usize, draw: &mut Draw) -> Posed {
         "n",
         from_int(answer),
     )
-    .slip(added.to_string(), "same-added-to-both")
-    .slip(other.to_string(), "one-part-only")
+    .slip(added.to_string(), slip::SAME_ADDED_TO_BOTH)
+    .slip(other.to_string(), slip::ONE_PART_ONLY)
     .way(method, steps(Lines::start(&equation)))
     .grows(method, [(0, pictured::circles(&[from])), (3, pictured::circles(&[from, to]))])
-    .way("strips", steps(Lines::start(&equation)))
-    .grows("strips", [(0, pictured::strips(&[from])), (3, pictured::strips(&[from, to]))])
+    .way(method::STRIPS, steps(Lines::start(&equation)))
+    .grows(method::STRIPS, [(0, pictured::strips(&[from])), (3, pictured::strips(&[from, to]))])
 }
 
 fn odd_one_out(draw: &mut Draw) -> Posed {
@@ -115,7 +121,7 @@ fn odd_one_out(draw: &mut Draw) -> Posed {
     .near([x.clone()])
     .near([y.clone(), first.clone()])
     .way(
-        "divide-both",
+        method::DIVIDE_BOTH,
         Lines::default()
             .work(&claims[0], format!("Divide both parts by {}", k[0]))
             .work(&claims[1], format!("Divide both parts by {}", k[1]))
@@ -138,8 +144,10 @@ fn true_or_false(draw: &mut Draw) -> Posed {
         )
     };
     let word = if is_true { "true" } else { "false" };
-    Posed::claim(format!("True or false? {} Say why.", tex(&claim)), line(&claim), is_true)
-        .way("multiply-both", Lines::default().work(&shown, reason).end(format!("It is {word}.")))
+    Posed::claim(format!("True or false? {} Say why.", tex(&claim)), line(&claim), is_true).way(
+        method::MULTIPLY_BOTH,
+        Lines::default().work(&shown, reason).end(format!("It is {word}.")),
+    )
 }
 
 fn in_order(draw: &mut Draw) -> Posed {
@@ -171,10 +179,10 @@ fn in_order(draw: &mut Draw) -> Posed {
             answer.clone(),
             vec![line(&answer)],
         )
-        .slip(told([order[2], order[1], order[0]]), "one-part-only")
+        .slip(told([order[2], order[1], order[0]]), slip::ONE_PART_ONLY)
         .near([told([order[1], order[0], order[2]]), told([order[0], order[2], order[1]])])
         .way(
-            "multiply-both",
+            method::MULTIPLY_BOTH,
             lines.work(&answer, "Compare the numerators").end(format!("In order: {answer}.")),
         );
     }
@@ -210,10 +218,10 @@ fn story(draw: &mut Draw) -> Posed {
     };
     let equation = format!("{a}/{b} = n/{all}");
     Posed::equation(prompt, line(&equation), "n", from_int(part))
-        .slip((a + all - b).to_string(), "same-added-to-both")
-        .slip(k.to_string(), "one-part-only")
+        .slip((a + all - b).to_string(), slip::SAME_ADDED_TO_BOTH)
+        .slip(k.to_string(), slip::ONE_PART_ONLY)
         .way(
-            "multiply-both",
+            method::MULTIPLY_BOTH,
             Lines::start(&equation)
                 .work(&format!("{b} × {k} = {all}"), format!("The whole is {k} times as large"))
                 .then(&format!("n = {a} × {k}"), "Do the same to the part")

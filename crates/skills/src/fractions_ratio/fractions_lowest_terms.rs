@@ -8,12 +8,18 @@ use crate::kit::*;
 pub struct LowestTerms;
 
 slips! {
-    "one-part-divided": "You divided above. What about below?",
+    ONE_PART_DIVIDED = "one-part-divided": "You divided above. What about below?",
         "Divides only the numerator or only the denominator.";
-    "stopped-early": "Is there still a number that goes into both?",
+    STOPPED_EARLY = "stopped-early": "Is there still a number that goes into both?",
         "Stops before the fraction is in lowest terms.";
-    "subtracted-common": "Do you take the common factor away, or divide by it?",
+    SUBTRACTED_COMMON = "subtracted-common": "Do you take the common factor away, or divide by it?",
         "Subtracts the common factor instead of dividing by it.";
+}
+
+methods! {
+    HIGHEST_COMMON_FACTOR = "highest-common-factor": "Divide by the highest common factor",
+    STEP_BY_STEP = "step-by-step": "Step by step",
+    FACTOR_TREE = "factor-tree": "Factor tree",
 }
 
 impl Skill for LowestTerms {
@@ -29,11 +35,7 @@ impl Skill for LowestTerms {
                 "common factor": "a number that goes into both",
                 "simplify": "write the same in a shorter way",
             ],
-            methods: methods![
-                "highest-common-factor": "Divide by the highest common factor",
-                "step-by-step": "Step by step",
-                "factor-tree": "Factor tree",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -62,14 +64,14 @@ fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
         steps = steps.then(&next, format!("Divide both by {p}"));
     }
     let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
-        .slip(fraction(a, y), "one-part-divided");
+        .slip(fraction(a, y), slip::ONE_PART_DIVIDED);
     if x > k {
-        posed = posed.slip(fraction(x - k, y - k), "subtracted-common");
+        posed = posed.slip(fraction(x - k, y - k), slip::SUBTRACTED_COMMON);
     }
     posed
         .near([fraction(a + 1, b), fraction(b - a, b), fraction(a, b + 1)])
         .way(
-            "highest-common-factor",
+            method::HIGHEST_COMMON_FACTOR,
             Lines::start(&typed)
                 .work(
                     &format!("hcf({x}, {y}) = {k}"),
@@ -78,10 +80,13 @@ fn reduced(prompt: String, a: i64, b: i64, k: i64) -> Posed {
                 .then(&answer, format!("Divide both by {k}")),
         )
         // Finer pieces are no pieces any more.
-        .grows("highest-common-factor", (y <= 60).then(|| (2, pictured::strips(&[(x, y), (a, b)]))))
-        .way("step-by-step", steps)
+        .grows(
+            method::HIGHEST_COMMON_FACTOR,
+            (y <= 60).then(|| (2, pictured::strips(&[(x, y), (a, b)]))),
+        )
+        .way(method::STEP_BY_STEP, steps)
         .way(
-            "factor-tree",
+            method::FACTOR_TREE,
             Lines::start(&typed)
                 .then(
                     &format!("({})/({})", times(&prime_factors(x)), times(&prime_factors(y))),
@@ -136,9 +141,9 @@ fn which_one(draw: &mut Draw) -> Posed {
         right.clone(),
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip(wrong[0].clone(), "stopped-early")
+    .slip(wrong[0].clone(), slip::STOPPED_EARLY)
     .near(wrong[1..].to_vec())
-    .way("highest-common-factor", lines.end(format!("It is {right}.")))
+    .way(method::HIGHEST_COMMON_FACTOR, lines.end(format!("It is {right}.")))
 }
 
 fn story(draw: &mut Draw) -> Posed {

@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct Mixed;
 
 slips! {
-    "wrong-pair-multiplied": "Every whole holds how many of these pieces?",
+    WRONG_PAIR_MULTIPLIED = "wrong-pair-multiplied": "Every whole holds how many of these pieces?",
         "Multiplies the whole number by the numerator.";
-    "whole-added": "Change the wholes into pieces first.",
+    WHOLE_ADDED = "whole-added": "Change the wholes into pieces first.",
         "Adds the whole number to the numerator.";
-    "remainder-as-whole": "What does the division give, and what does it leave?",
+    REMAINDER_AS_WHOLE = "remainder-as-whole": "What does the division give, and what does it leave?",
         "Swaps the quotient and the remainder.";
+}
+
+methods! {
+    DIVIDE_WITH_REMAINDER = "divide-with-remainder": "Divide with remainder",
+    CIRCLES = "circles": "Integer circles and pieces",
 }
 
 impl Skill for Mixed {
@@ -29,7 +34,7 @@ impl Skill for Mixed {
                 "improper fraction": "a fraction of one whole or more",
                 "remainder": "what a division leaves",
             ],
-            methods: methods!["divide-with-remainder": "Divide with remainder", "circles": "Integer circles and pieces"],
+            methods: METHODS,
         }
     }
 
@@ -71,17 +76,17 @@ fn to_improper(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::ImproperFraction,
     )
-    .slip(format!("{}/{d}", w * n + d), "wrong-pair-multiplied")
-    .slip(format!("{}/{d}", w + n), "whole-added")
+    .slip(format!("{}/{d}", w * n + d), slip::WRONG_PAIR_MULTIPLIED)
+    .slip(format!("{}/{d}", w + n), slip::WHOLE_ADDED)
     .near([format!("{}/{d}", w * d + n + 1), format!("{}/{d}", w * d)])
     .way(
-        "divide-with-remainder",
+        method::DIVIDE_WITH_REMAINDER,
         Lines::start(&typed)
             .then(&format!("({w} × {d} + {n})/{d}"), format!("{w} wholes are {w} times {d} pieces"))
             .then(&answer, "Count the pieces"),
     )
     .way(
-        "circles",
+        method::CIRCLES,
         Lines::start(&typed)
             .then(
                 &format!("{}/{d} + {n}/{d}", w * d),
@@ -89,7 +94,7 @@ fn to_improper(draw: &mut Draw) -> Posed {
             )
             .then(&answer, "Put the pieces together"),
     )
-    .grows("circles", (w <= 5).then(|| (1, pictured::wholes_and_part(w, (n, d)))))
+    .grows(method::CIRCLES, (w <= 5).then(|| (1, pictured::wholes_and_part(w, (n, d)))))
 }
 
 fn to_mixed(draw: &mut Draw) -> Posed {
@@ -102,7 +107,10 @@ fn to_mixed(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::MixedNumber,
     )
-    .slip(if n == w { mixed(w + 1, n, d) } else { mixed(n, w.min(d - 1), d) }, "remainder-as-whole")
+    .slip(
+        if n == w { mixed(w + 1, n, d) } else { mixed(n, w.min(d - 1), d) },
+        slip::REMAINDER_AS_WHOLE,
+    )
     .near([
         mixed(w + 1, n, d),
         mixed(w - 1, n, d),
@@ -110,7 +118,7 @@ fn to_mixed(draw: &mut Draw) -> Posed {
         mixed(w + 2, n, d),
     ])
     .way(
-        "divide-with-remainder",
+        method::DIVIDE_WITH_REMAINDER,
         Lines::start(&typed)
             .work(
                 &format!("{top} = {w} × {d} + {n}"),
@@ -119,7 +127,7 @@ fn to_mixed(draw: &mut Draw) -> Posed {
             .then(&answer, "The quotient is whole, the remainder stays above"),
     )
     .way(
-        "circles",
+        method::CIRCLES,
         Lines::start(&typed)
             .then(
                 &format!("{}/{d} + {n}/{d}", w * d),
@@ -143,7 +151,7 @@ fn compare(draw: &mut Draw) -> Posed {
     )
     .near([wrong])
     .way(
-        "divide-with-remainder",
+        method::DIVIDE_WITH_REMAINDER,
         Lines::default()
             .work(&format!("{a} = {}/{d}", w * d + n), "Write both as improper fractions")
             .work(&claim, "Compare the numerators")
@@ -164,7 +172,7 @@ fn between(draw: &mut Draw) -> Posed {
     .near([say(n.max(d - n) + w + 1)])
     .near([say(w - 1), say(w + 1)])
     .way(
-        "divide-with-remainder",
+        method::DIVIDE_WITH_REMAINDER,
         Lines::default()
             .work(
                 &format!("{top} = {w} × {d} + {n}"),
@@ -214,11 +222,11 @@ fn story(draw: &mut Draw) -> Posed {
     Posed::value(prompt, line(&typed), line(&answer), Form::MixedNumber)
         .slip(
             if n == w { mixed(w + 1, n, d) } else { mixed(n, w.min(d - 1), d) },
-            "remainder-as-whole",
+            slip::REMAINDER_AS_WHOLE,
         )
         .near([mixed(w + 1, n, d), mixed(w - 1, n, d), mixed(w + 2, n, d)])
         .way(
-            "divide-with-remainder",
+            method::DIVIDE_WITH_REMAINDER,
             Lines::start(&typed)
                 .then(&format!("{top}/{d}"), "So many pieces of one size")
                 .then(&answer, format!("{top} divided by {d} is {w}, remainder {n}")),

@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct MultiplyDivide;
 
 slips! {
-    "first-flipped": "Which fraction do you divide by? That one is turned over.",
+    FIRST_FLIPPED = "first-flipped": "Which fraction do you divide by? That one is turned over.",
         "Turns over the first fraction instead of the second.";
-    "multiplied-not-turned": "How many of the second fit into the first?",
+    MULTIPLIED_NOT_TURNED = "multiplied-not-turned": "How many of the second fit into the first?",
         "Multiplies where it should divide.";
-    "common-denominator-kept": "A product of thirds and quarters is cut into which pieces?",
+    COMMON_DENOMINATOR_KEPT = "common-denominator-kept": "A product of thirds and quarters is cut into which pieces?",
         "Brings both to a common denominator and keeps it for the product.";
+}
+
+methods! {
+    RECIPROCAL = "reciprocal": "Reciprocal",
+    AREA_MODEL = "area-model": "Area model",
 }
 
 impl Skill for MultiplyDivide {
@@ -30,7 +35,7 @@ impl Skill for MultiplyDivide {
                 "quotient": "what a division gives",
                 "reciprocal": "the fraction turned over: together they make 1",
             ],
-            methods: methods!["reciprocal": "Reciprocal", "area-model": "Area model"],
+            methods: METHODS,
         }
     }
 
@@ -76,12 +81,12 @@ fn product(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
         [(0, pictured::area_model((a, b), (1, 1))), (1, pictured::area_model((a, b), (c, d)))]
     });
     Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
-        .grows("area-model", cut.into_iter().flatten())
-        .slip(fraction(a * c * common / b * common / d, common), "common-denominator-kept")
-        .slip(fraction(a * d, b * c), "first-flipped")
+        .grows(method::AREA_MODEL, cut.into_iter().flatten())
+        .slip(fraction(a * c * common / b * common / d, common), slip::COMMON_DENOMINATOR_KEPT)
+        .slip(fraction(a * d, b * c), slip::FIRST_FLIPPED)
         .near([fraction(a + c, b + d), fraction(a * c, b + d), fraction(a * c + 1, b * d)])
-        .way("reciprocal", lines("Multiply what stands above, and what stands below"))
-        .way("area-model", lines("Cut a unit square both ways: count the pieces that are shaded twice, and all pieces"))
+        .way(method::RECIPROCAL, lines("Multiply what stands above, and what stands below"))
+        .way(method::AREA_MODEL, lines("Cut a unit square both ways: count the pieces that are shaded twice, and all pieces"))
 }
 
 fn quotient(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
@@ -95,10 +100,10 @@ fn quotient(prompt: String, (a, b): (i64, i64), (c, d): (i64, i64)) -> Posed {
     );
     let lines = in_lowest_terms(lines, a * d, b * c, "Multiply");
     Posed::value(prompt, line(&typed), line(&answer), Form::LowestTerms)
-        .slip(fraction(b * c, a * d), "first-flipped")
-        .slip(fraction(a * c, b * d), "multiplied-not-turned")
+        .slip(fraction(b * c, a * d), slip::FIRST_FLIPPED)
+        .slip(fraction(a * c, b * d), slip::MULTIPLIED_NOT_TURNED)
         .near([fraction(a * d + 1, b * c), fraction(a * d, b * c + 1)])
-        .way("reciprocal", lines)
+        .way(method::RECIPROCAL, lines)
 }
 
 /// A whole number and a fraction; two fractions; a fraction divided by a whole number; by a fraction.
@@ -136,7 +141,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         name,
         vec![line(&typed), line(&wrong), line(&end)],
         1,
-        "first-flipped",
+        slip::FIRST_FLIPPED,
     )
 }
 
@@ -150,10 +155,10 @@ fn missing(draw: &mut Draw) -> Posed {
         "x",
         Rational::new(c.into(), d.into()),
     )
-    .slip(fraction(a * a * c, b * b * d), "multiplied-not-turned")
-    .slip(fraction(d, c), "first-flipped")
+    .slip(fraction(a * a * c, b * b * d), slip::MULTIPLIED_NOT_TURNED)
+    .slip(fraction(d, c), slip::FIRST_FLIPPED)
     .way(
-        "reciprocal",
+        method::RECIPROCAL,
         Lines::start(&equation)
             .then(
                 &format!("x = ({total}) ÷ ({a}/{b})"),

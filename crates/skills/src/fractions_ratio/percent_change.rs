@@ -8,14 +8,19 @@ use crate::kit::*;
 pub struct Change;
 
 slips! {
-    "change-only": "You have the change. What is the new amount?",
+    CHANGE_ONLY = "change-only": "You have the change. What is the new amount?",
         "Gives the change instead of the new amount.";
-    "wrong-direction": "Does it grow or shrink?",
+    WRONG_DIRECTION = "wrong-direction": "Does it grow or shrink?",
         "Adds where it should take away, or the other way round.";
-    "percent-of-the-new": "What was the percent taken of: the old or the new amount?",
+    PERCENT_OF_THE_NEW = "percent-of-the-new": "What was the percent taken of: the old or the new amount?",
         "Takes the percent of the new amount to go back.";
-    "percents-added": "The second percent is taken of a new amount.",
+    PERCENTS_ADDED = "percents-added": "The second percent is taken of a new amount.",
         "Adds successive percents.";
+}
+
+methods! {
+    MULTIPLIER = "multiplier": "One multiplier",
+    CHANGE_OVER_ORIGINAL = "change-over-original": "Change, then add or take away",
 }
 
 impl Skill for Change {
@@ -31,7 +36,7 @@ impl Skill for Change {
                 "decrease": "a change that makes it less",
                 "multiplier": "the one number that the old amount is multiplied by",
             ],
-            methods: methods!["multiplier": "One multiplier", "change-over-original": "Change, then add or take away"],
+            methods: METHODS,
         }
     }
 
@@ -67,11 +72,11 @@ fn changed(prompt: String, old: i64, p: i64, up: bool) -> Posed {
     let typed = format!("{old} {sign} {p}% of {old}");
     let factor = decimal(whole, 2);
     Posed::value(prompt, line(&typed), line(&new.to_string()), Form::Any)
-        .slip(change.to_string(), "change-only")
-        .slip(other.to_string(), "wrong-direction")
+        .slip(change.to_string(), slip::CHANGE_ONLY)
+        .slip(other.to_string(), slip::WRONG_DIRECTION)
         .near([(if up { old + p } else { old - p }).to_string(), (new + 10).to_string()])
         .way(
-            "multiplier",
+            method::MULTIPLIER,
             Lines::start(&typed)
                 .then(
                     &format!("{factor} × {old}"),
@@ -80,11 +85,11 @@ fn changed(prompt: String, old: i64, p: i64, up: bool) -> Posed {
                 .then(&new.to_string(), "Multiply"),
         )
         .grows(
-            "multiplier",
+            method::MULTIPLIER,
             [(2, pictured::percent_bar(10 * whole, new.to_string(), old.to_string()))],
         )
         .way(
-            "change-over-original",
+            method::CHANGE_OVER_ORIGINAL,
             Lines::start(&typed)
                 .then(&format!("{old} {sign} {change}"), format!("{p}% of {old} is {change}"))
                 .then(&new.to_string(), if up { "Add it" } else { "Take it away" }),
@@ -112,10 +117,10 @@ fn reverse(draw: &mut Draw) -> Posed {
         "n",
         from_int(old),
     )
-    .slip(decimal(wrong, 2), "percent-of-the-new")
-    .slip(decimal(new * whole, 2), "wrong-direction")
+    .slip(decimal(wrong, 2), slip::PERCENT_OF_THE_NEW)
+    .slip(decimal(new * whole, 2), slip::WRONG_DIRECTION)
     .way(
-        "multiplier",
+        method::MULTIPLIER,
         Lines::start(&equation)
             .then(
                 &format!("n = {new} ÷ {factor}"),
@@ -136,15 +141,15 @@ fn successive(draw: &mut Draw) -> Posed {
         line(&new),
         Form::Any,
     )
-    .slip(decimal(old * (100 + p - q), 2), "percents-added")
-    .slip(decimal(old * (100 - p) * (100 + q), 4), "wrong-direction")
+    .slip(decimal(old * (100 + p - q), 2), slip::PERCENTS_ADDED)
+    .slip(decimal(old * (100 - p) * (100 + q), 4), slip::WRONG_DIRECTION)
     .near([
         old.to_string(),
         decimal(old * (100 + p) * (100 + q), 4),
         decimal(old * (100 + p) * (100 - q) + 100_000, 4),
     ])
     .way(
-        "multiplier",
+        method::MULTIPLIER,
         Lines::start(&typed)
             .then(
                 &format!("{} × {}", decimal(old * (100 + p), 2), decimal(100 - q, 2)),
@@ -169,9 +174,9 @@ fn there_and_back(draw: &mut Draw) -> Posed {
         "less",
         vec![line(&claim)],
     )
-    .slip("back", "percents-added")
+    .slip("back", slip::PERCENTS_ADDED)
     .near(["more"])
-    .way("multiplier", Lines::default()
+    .way(method::MULTIPLIER, Lines::default()
         .work(&format!("{up} × {down} = {}", decimal((100 + p) * (100 - p), 4)), "Multiply the two multipliers")
         .work(&claim, "The second percent is taken of more")
         .end(format!("It is less than {old}.")))

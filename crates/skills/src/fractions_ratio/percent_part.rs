@@ -8,10 +8,17 @@ use crate::kit::*;
 pub struct Part;
 
 slips! {
-    "percent-as-number": "Per cent means of a hundred. What is it as a decimal?",
+    PERCENT_AS_NUMBER = "percent-as-number": "Per cent means of a hundred. What is it as a decimal?",
         "Multiplies by the percent without turning it into hundredths.";
-    "divided-by-percent": "Is the part larger or smaller than the whole?",
+    DIVIDED_BY_PERCENT = "divided-by-percent": "Is the part larger or smaller than the whole?",
         "Divides the whole by the percent.";
+}
+
+methods! {
+    DECIMAL = "decimal": "As a decimal",
+    TEN_PERCENT_BLOCKS = "ten-percent-blocks": "Blocks of ten percent",
+    FRACTION = "fraction": "As a fraction",
+    BAR = "bar": "Bar",
 }
 
 impl Skill for Part {
@@ -27,7 +34,7 @@ impl Skill for Part {
                 "whole": "what the percent is taken of",
                 "part": "so many percent of the whole",
             ],
-            methods: methods!["decimal": "As a decimal", "ten-percent-blocks": "Blocks of ten percent", "fraction": "As a fraction", "bar": "Bar"],
+            methods: METHODS,
         }
     }
 
@@ -51,27 +58,27 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
     let part = decimal(tenths * whole, 3);
     let (factor, over) = (decimal(tenths, 3), fraction(tenths, 1000));
     let mut posed = Posed::value(prompt, line(&typed), line(&part), Form::Any)
-        .slip(decimal(tenths * whole, 1), "percent-as-number")
-        .slip(decimal(whole * 1000 / tenths.max(1), 2), "divided-by-percent")
+        .slip(decimal(tenths * whole, 1), slip::PERCENT_AS_NUMBER)
+        .slip(decimal(whole * 1000 / tenths.max(1), 2), slip::DIVIDED_BY_PERCENT)
         .near([
             decimal(tenths * whole, 2),
             decimal(tenths * whole + 10_000, 3),
             decimal((1000 - tenths).abs() * whole + 1, 3),
         ])
         .way(
-            "decimal",
+            method::DECIMAL,
             Lines::start(&typed)
                 .then(&format!("{factor} × {whole}"), format!("{per}% is {factor}"))
                 .then(&part, "Multiply"),
         )
         .way(
-            "fraction",
+            method::FRACTION,
             Lines::start(&typed)
                 .then(&format!("({over}) × {whole}"), format!("{per}% is {}", tex(&over)))
                 .then(&part, "Multiply"),
         )
         .way(
-            "bar",
+            method::BAR,
             Lines::start(&typed)
                 .then(
                     &format!("{per} × ({whole} ÷ 100)"),
@@ -80,7 +87,7 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
                 .then(&part, format!("Take {per} of them")),
         )
         .grows(
-            "bar",
+            method::BAR,
             [
                 (0, pictured::percent_bar(tenths, "n", whole.to_string())),
                 (2, pictured::percent_bar(tenths, part.clone(), whole.to_string())),
@@ -95,7 +102,7 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
             (tens, true) => format!("{tens} × {ten} + {ten} ÷ 2"),
         };
         posed = posed.way(
-            "ten-percent-blocks",
+            method::TEN_PERCENT_BLOCKS,
             Lines::start(&typed)
                 .work(&format!("10% of {whole} = {ten}"), "Ten percent is a tenth")
                 .then(&sum, format!("Build {per}% from blocks of ten"))

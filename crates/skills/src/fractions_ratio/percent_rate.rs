@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct Rate;
 
 slips! {
-    "divided-other-way": "Which of the two is the whole? Divide by it.",
+    DIVIDED_OTHER_WAY = "divided-other-way": "Which of the two is the whole? Divide by it.",
         "Divides the whole by the part.";
-    "not-per-hundred": "You have a decimal. How many hundredths is it?",
+    NOT_PER_HUNDRED = "not-per-hundred": "You have a decimal. How many hundredths is it?",
         "Gives the quotient as the percent, without turning it into hundredths.";
-    "difference-as-percent": "Percent compares with the whole. What is the whole here?",
+    DIFFERENCE_AS_PERCENT = "difference-as-percent": "Percent compares with the whole. What is the whole here?",
         "Takes the difference for the percent.";
+}
+
+methods! {
+    QUOTIENT = "quotient": "Quotient",
+    BAR = "bar": "Bar",
 }
 
 impl Skill for Rate {
@@ -29,7 +34,7 @@ impl Skill for Rate {
                 "quotient": "what a division gives",
                 "compare": "say how much of one the other is",
             ],
-            methods: methods!["quotient": "Quotient", "bar": "Bar"],
+            methods: METHODS,
         }
     }
 
@@ -63,23 +68,26 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
     // Of a hundred, the bar is cut already.
     let last = if whole == 100 { 1 } else { 2 };
     Posed::value(prompt, line(&typed), line(&format!("{p}%")), Form::Percent)
-        .slip(format!("{}%", decimal(whole * 1000 / part.max(1), 1)), "divided-other-way")
-        .slip(format!("{factor}%"), "not-per-hundred")
-        .slip(format!("{}%", (whole - part).abs()), "difference-as-percent")
+        .slip(format!("{}%", decimal(whole * 1000 / part.max(1), 1)), slip::DIVIDED_OTHER_WAY)
+        .slip(format!("{factor}%"), slip::NOT_PER_HUNDRED)
+        .slip(format!("{}%", (whole - part).abs()), slip::DIFFERENCE_AS_PERCENT)
         .near([format!("{}%", p + 10), format!("{}%", p + 5)])
         .way(
-            "quotient",
+            method::QUOTIENT,
             Lines::start(&typed)
                 .then(&factor, format!("Divide {part} by {whole}"))
                 .then(&format!("{p}%"), "Hundredths are percents"),
         )
         .way(
-            "bar",
+            method::BAR,
             Lines::start(&typed)
                 .then(&format!("{p}/100"), format!("Cut the bar of {whole} into hundred pieces"))
                 .then(&format!("{p}%"), "Hundredths are percents"),
         )
-        .grows("bar", [(last, pictured::percent_bar(10 * p, part.to_string(), whole.to_string()))])
+        .grows(
+            method::BAR,
+            [(last, pictured::percent_bar(10 * p, part.to_string(), whole.to_string()))],
+        )
 }
 
 fn bare(draw: &mut Draw, low: i64, high: i64) -> Posed {
@@ -102,8 +110,8 @@ fn two_hives(draw: &mut Draw) -> Posed {
         "the oak hive",
         vec![line(&claim)],
     )
-    .slip("the clover hive", "difference-as-percent")
-    .way("quotient", Lines::default()
+    .slip("the clover hive", slip::DIFFERENCE_AS_PERCENT)
+    .way(method::QUOTIENT, Lines::default()
         .work(&format!("{a}/{first} = {p}%"), "The oak hive")
         .work(&format!("{b}/{second} = {q}%"), "The clover hive")
         .work(&claim, "Compare the percents, not the counts")

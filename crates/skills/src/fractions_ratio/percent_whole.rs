@@ -8,10 +8,16 @@ use crate::kit::*;
 pub struct WholeOf;
 
 slips! {
-    "multiplied-for-whole": "Is the whole larger or smaller than the part?",
+    MULTIPLIED_FOR_WHOLE = "multiplied-for-whole": "Is the whole larger or smaller than the part?",
         "Takes the percent of the part instead of finding the whole.";
-    "one-percent-as-whole": "You have found one percent. How many of them make the whole?",
+    ONE_PERCENT_AS_WHOLE = "one-percent-as-whole": "You have found one percent. How many of them make the whole?",
         "Stops at one percent.";
+}
+
+methods! {
+    DECIMAL_AND_DIVIDE = "decimal-and-divide": "Decimal, then divide",
+    ONE_PERCENT_FIRST = "one-percent-first": "One percent first",
+    BAR = "bar": "Bar",
 }
 
 impl Skill for WholeOf {
@@ -27,7 +33,7 @@ impl Skill for WholeOf {
                 "part": "so many percent of the whole",
                 "one percent": "a hundredth of the whole",
             ],
-            methods: methods!["decimal-and-divide": "Decimal, then divide", "one-percent-first": "One percent first", "bar": "Bar"],
+            methods: METHODS,
         }
     }
 
@@ -50,10 +56,10 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
     let equation = format!("{factor} × n = {part}");
     let one = decimal(whole, 2);
     Posed::equation(prompt, line(&equation), "n", from_int(whole))
-        .slip(decimal(p * part, 2), "multiplied-for-whole")
-        .slip(one.clone(), "one-percent-as-whole")
+        .slip(decimal(p * part, 2), slip::MULTIPLIED_FOR_WHOLE)
+        .slip(one.clone(), slip::ONE_PERCENT_AS_WHOLE)
         .way(
-            "decimal-and-divide",
+            method::DECIMAL_AND_DIVIDE,
             Lines::start(&equation)
                 .then(
                     &format!("n = {part} ÷ {factor}"),
@@ -62,14 +68,14 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
                 .then(&format!("n = {whole}"), "Divide"),
         )
         .way(
-            "one-percent-first",
+            method::ONE_PERCENT_FIRST,
             Lines::start(&equation)
                 .work(&format!("{part} ÷ {p} = {one}"), "Find one percent")
                 .then(&format!("n = 100 × {one}"), "The whole is a hundred of them")
                 .then(&format!("n = {whole}"), "Work it out"),
         )
         .way(
-            "bar",
+            method::BAR,
             Lines::start(&equation)
                 .then(
                     &format!("n = ({part} ÷ {p}) × 100"),
@@ -78,7 +84,7 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
                 .then(&format!("n = {whole}"), "Work it out"),
         )
         .grows(
-            "bar",
+            method::BAR,
             [
                 (0, pictured::percent_bar(10 * p, part.to_string(), "n")),
                 (2, pictured::percent_bar(10 * p, part.to_string(), whole.to_string())),
@@ -131,8 +137,11 @@ fn which_operation(draw: &mut Draw) -> Posed {
         right,
         vec![line(&claim)],
     )
-    .slip(wrong, "multiplied-for-whole")
-    .way("decimal-and-divide", Lines::default().work(&claim, reason).end(format!("You {right}.")))
+    .slip(wrong, slip::MULTIPLIED_FOR_WHOLE)
+    .way(
+        method::DECIMAL_AND_DIVIDE,
+        Lines::default().work(&claim, reason).end(format!("You {right}.")),
+    )
 }
 
 fn before(draw: &mut Draw) -> Posed {

@@ -8,10 +8,16 @@ use crate::kit::*;
 pub struct Equivalent;
 
 slips! {
-    "added-not-scaled": "Twice the batch needs twice of everything.",
+    ADDED_NOT_SCALED = "added-not-scaled": "Twice the batch needs twice of everything.",
         "Adds the same amount to both terms instead of scaling.";
-    "terms-swapped": "Which amount is named first?",
+    TERMS_SWAPPED = "terms-swapped": "Which amount is named first?",
         "Swaps the two terms.";
+}
+
+methods! {
+    MULTIPLY_BOTH = "multiply-both": "Multiply both",
+    RATIO_TABLE = "ratio-table": "Ratio table",
+    LOWEST_TERMS = "lowest-terms": "Lowest terms first",
 }
 
 impl Skill for Equivalent {
@@ -27,7 +33,7 @@ impl Skill for Equivalent {
                 "equivalent ratios": "ratios that say the same, such as 2:3 and 4:6",
                 "scale": "multiply both terms by one number",
             ],
-            methods: methods!["multiply-both": "Multiply both", "ratio-table": "Ratio table", "lowest-terms": "Lowest terms first"],
+            methods: METHODS,
         }
     }
 
@@ -74,10 +80,10 @@ fn scale(index: usize, draw: &mut Draw) -> Posed {
             "n",
             from_int(a * k),
         )
-        .slip((a + b * k - b).to_string(), "added-not-scaled")
-        .slip(k.to_string(), "terms-swapped")
+        .slip((a + b * k - b).to_string(), slip::ADDED_NOT_SCALED)
+        .slip(k.to_string(), slip::TERMS_SWAPPED)
         .way(
-            "multiply-both",
+            method::MULTIPLY_BOTH,
             Lines::start(&equation)
                 .work(
                     &format!("{b} × {k} = {}", b * k),
@@ -86,9 +92,9 @@ fn scale(index: usize, draw: &mut Draw) -> Posed {
                 .then(&format!("n = {a} × {k}"), "Do the same to the first")
                 .then(&format!("n = {}", a * k), "Work it out"),
         )
-        .grows("multiply-both", groups(["", ""], [a, b], k))
+        .grows(method::MULTIPLY_BOTH, groups(["", ""], [a, b], k))
         .way(
-            "ratio-table",
+            method::RATIO_TABLE,
             Lines::start(&equation)
                 .then(
                     &format!("n = {a} × {k}"),
@@ -104,11 +110,11 @@ fn scale(index: usize, draw: &mut Draw) -> Posed {
             format!("{a}:{b}"),
             vec![line(&format!("{typed} = {a}:{b}")), line(&format!("hcf({a}, {b}) = 1"))],
         )
-        .slip(format!("{b}:{a}"), "terms-swapped")
-        .slip(format!("{}:{}", a * k - 1, b * k - 1), "added-not-scaled")
+        .slip(format!("{b}:{a}"), slip::TERMS_SWAPPED)
+        .slip(format!("{}:{}", a * k - 1, b * k - 1), slip::ADDED_NOT_SCALED)
         .near([format!("{}:{}", a * k, b)])
         .way(
-            "lowest-terms",
+            method::LOWEST_TERMS,
             Lines::default()
                 .work(
                     &format!("hcf({}, {}) = {k}", a * k, b * k),
@@ -134,10 +140,10 @@ fn odd_one_out(draw: &mut Draw) -> Posed {
         odd.clone(),
         vec![line(&format!("{x} = {a}:{b}")), line(&format!("{y} = {a}:{b}")), line(&cross)],
     )
-    .slip(x.clone(), "added-not-scaled")
+    .slip(x.clone(), slip::ADDED_NOT_SCALED)
     .near([y.clone(), format!("{a}:{b}")])
     .way(
-        "lowest-terms",
+        method::LOWEST_TERMS,
         Lines::default()
             .work(&format!("{x} = {a}:{b}"), "In lowest terms")
             .work(&format!("{y} = {a}:{b}"), "In lowest terms")
@@ -156,9 +162,9 @@ fn chain(draw: &mut Draw) -> Posed {
         "n",
         from_int(a * k[1]),
     )
-    .slip((a * k[0] + b * k[1] - b * k[0]).to_string(), "added-not-scaled")
+    .slip((a * k[0] + b * k[1] - b * k[0]).to_string(), slip::ADDED_NOT_SCALED)
     .way(
-        "lowest-terms",
+        method::LOWEST_TERMS,
         Lines::start(&equation)
             .then(
                 &format!("{a}:{b} = n:{}", b * k[1]),
@@ -205,10 +211,10 @@ fn story(draw: &mut Draw) -> Posed {
     let scale = if unit == "grams" { k * 10 } else { k };
     let equation = format!("{a}:{b} = n:{}", b * scale);
     Posed::equation(prompt, line(&equation), "n", from_int(a * scale))
-        .slip((a + b * scale - b).to_string(), "added-not-scaled")
-        .slip(fraction(b * b * scale, a).to_string(), "terms-swapped")
+        .slip((a + b * scale - b).to_string(), slip::ADDED_NOT_SCALED)
+        .slip(fraction(b * b * scale, a).to_string(), slip::TERMS_SWAPPED)
         .way(
-            "multiply-both",
+            method::MULTIPLY_BOTH,
             Lines::start(&equation)
                 .work(
                     &format!("{b} × {scale} = {}", b * scale),
@@ -218,7 +224,10 @@ fn story(draw: &mut Draw) -> Posed {
                 .then(&format!("n = {}", a * scale), "Work it out")
                 .end(&sentence),
         )
-        .grows("multiply-both", (scale == k).then(|| groups(rows, [a, b], k)).into_iter().flatten())
+        .grows(
+            method::MULTIPLY_BOTH,
+            (scale == k).then(|| groups(rows, [a, b], k)).into_iter().flatten(),
+        )
         .figure(table(rows, a, b, "n".into(), (b * scale).to_string()))
         .answered(sentence, unit)
 }

@@ -8,10 +8,16 @@ use crate::kit::*;
 pub struct IsProportion;
 
 slips! {
-    "straight-across": "Multiply along the diagonals, not along the rows.",
+    STRAIGHT_ACROSS = "straight-across": "Multiply along the diagonals, not along the rows.",
         "Multiplies straight across instead of diagonally.";
-    "same-difference": "Equal differences do not make equal ratios.",
+    SAME_DIFFERENCE = "same-difference": "Equal differences do not make equal ratios.",
         "Takes ratios for equal because their terms differ by the same amount.";
+}
+
+methods! {
+    MEANS_AND_EXTREMES = "means-and-extremes": "Product of means and extremes",
+    LOWEST_TERMS = "lowest-terms": "Lowest terms",
+    UNIT_RATE = "unit-rate": "Unit rate",
 }
 
 impl Skill for IsProportion {
@@ -27,7 +33,7 @@ impl Skill for IsProportion {
                 "means": "the two inner terms of a proportion",
                 "extremes": "the two outer terms of a proportion",
             ],
-            methods: methods!["means-and-extremes": "Product of means and extremes", "lowest-terms": "Lowest terms", "unit-rate": "Unit rate"],
+            methods: METHODS,
         }
     }
 
@@ -74,7 +80,7 @@ fn ways(posed: Posed, [a, b, c, d]: [i64; 4], end: &str, with_rate: bool) -> Pos
     let low = |x: i64, y: i64| format!("{}:{}", x / gcd(x, y), y / gcd(x, y));
     let mut posed = posed
         .way(
-            "means-and-extremes",
+            method::MEANS_AND_EXTREMES,
             Lines::default()
                 .work(&format!("{a} × {d} = {outer}"), "Multiply the outer terms")
                 .work(&format!("{b} × {c} = {inner}"), "Multiply the inner terms")
@@ -82,11 +88,11 @@ fn ways(posed: Posed, [a, b, c, d]: [i64; 4], end: &str, with_rate: bool) -> Pos
                 .end(end),
         )
         .grows(
-            "means-and-extremes",
+            method::MEANS_AND_EXTREMES,
             [crossed(0, Some(outer), None), crossed(1, Some(outer), Some(inner))],
         )
         .way(
-            "lowest-terms",
+            method::LOWEST_TERMS,
             Lines::default()
                 .work(&format!("{a}:{b} = {}", low(a, b)), "The first ratio in lowest terms")
                 .work(&format!("{c}:{d} = {}", low(c, d)), "The second in lowest terms")
@@ -94,7 +100,7 @@ fn ways(posed: Posed, [a, b, c, d]: [i64; 4], end: &str, with_rate: bool) -> Pos
         );
     if with_rate {
         posed = posed.way(
-            "unit-rate",
+            method::UNIT_RATE,
             Lines::default()
                 .work(&format!("{a}/{b} {sign} {c}/{d}"), "Compare how much goes with one")
                 .end(end),
@@ -133,9 +139,9 @@ fn make_it_true(draw: &mut Draw) -> Posed {
         "n",
         from_int(c),
     )
-    .slip((a + d - b).to_string(), "same-difference")
+    .slip((a + d - b).to_string(), slip::SAME_DIFFERENCE)
     .way(
-        "means-and-extremes",
+        method::MEANS_AND_EXTREMES,
         Lines::start(&equation)
             .then(
                 &format!("{b} × n = {a} × {d}"),
@@ -145,7 +151,7 @@ fn make_it_true(draw: &mut Draw) -> Posed {
             .then(&format!("n = {c}"), format!("Divide both sides by {b}")),
     )
     .grows(
-        "means-and-extremes",
+        method::MEANS_AND_EXTREMES,
         [
             (
                 0,
@@ -197,6 +203,6 @@ fn same_taste(draw: &mut Draw) -> Posed {
         ">"
     };
     let posed = Posed::shown(prompt, right, vec![line(&format!("{a}/{b} {sign} {c}/{d}"))])
-        .slip(wrong, "same-difference");
+        .slip(wrong, slip::SAME_DIFFERENCE);
     ways(posed, terms, &format!("So {right}."), true)
 }

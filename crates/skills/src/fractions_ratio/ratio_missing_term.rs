@@ -3,6 +3,7 @@
 //! Source: Euclid, *Elements*, book VII, proposition 19. What counts as nice: whole answers on Grip;
 //! on Tilt a decimal with one place may be given; in a story the answer is whole.
 
+use crate::kit::methods;
 use crate::scenario::{self, Mixture, own};
 use algebra::number::{Rational, from_int};
 use algebra::solve::{Place, Proportion, ProportionMethod, solve_proportion};
@@ -11,25 +12,26 @@ use algebra::{Expr, Line, Role};
 use num_traits::ToPrimitive;
 use teaching::draw::Draw;
 use teaching::figure::{Figure, Pair};
+use teaching::ids::MethodId;
 use teaching::problem::{Flawed, Posed, Story};
 use teaching::skill::{Card, Method, Skill, Stage, Strand, Term};
-use teaching::slips::{self, Slip};
+use teaching::slips::{self, MultipliedStraightAcross, Slip};
 use teaching::working::{Draft, Working};
 
 /// The skill `ratio.missing-term`.
 pub struct RatioMissingTerm;
 
-const METHODS: &[Method] = &[
-    Method { id: "cross-multiply", title: "Cross-multiply and divide" },
-    Method { id: "scale-factor", title: "Scale factor" },
-    Method { id: "unit-rate", title: "Unit rate" },
-];
+methods! {
+    CROSS_MULTIPLY = "cross-multiply": "Cross-multiply and divide",
+    SCALE_FACTOR = "scale-factor": "Scale factor",
+    UNIT_RATE = "unit-rate": "Unit rate",
+}
 
-fn method(id: &str) -> Option<ProportionMethod> {
+fn way(id: MethodId) -> Option<ProportionMethod> {
     Some(match id {
-        "cross-multiply" => ProportionMethod::CrossMultiply,
-        "scale-factor" => ProportionMethod::ScaleFactor,
-        "unit-rate" => ProportionMethod::UnitRate,
+        method::CROSS_MULTIPLY => ProportionMethod::CrossMultiply,
+        method::SCALE_FACTOR => ProportionMethod::ScaleFactor,
+        method::UNIT_RATE => ProportionMethod::UnitRate,
         _ => return None,
     })
 }
@@ -72,8 +74,8 @@ impl Skill for RatioMissingTerm {
         }
     }
 
-    fn working(&self, posed: &Posed, id: &str) -> Option<Working> {
-        let steps = solve_proportion(&posed.line, method(id)?).ok()?;
+    fn working(&self, posed: &Posed, id: MethodId) -> Option<Working> {
+        let steps = solve_proportion(&posed.line, way(id)?).ok()?;
         let mut lines = Vec::new();
         if let Some(story) = &posed.story {
             lines.push(words(
@@ -92,13 +94,13 @@ impl Skill for RatioMissingTerm {
         Some(Working(lines))
     }
 
-    fn line_picture(&self, posed: &Posed, method: &str, line: &Line) -> Option<Figure> {
+    fn line_picture(&self, posed: &Posed, method: MethodId, line: &Line) -> Option<Figure> {
         let rows = posed.story.as_ref().and_then(|story| story.rows.clone()).unwrap_or_default();
         let is_first = *line == posed.line;
         let found = line.as_equation().and_then(|(left, right)| {
             (*left == Expr::symbol(&posed.unknown)).then(|| right.as_plain_number()).flatten()
         });
-        if method == "cross-multiply" || !(is_first || found.is_some()) {
+        if method == method::CROSS_MULTIPLY || !(is_first || found.is_some()) {
             return None;
         }
         double_line(posed, rows, found.is_some())
@@ -140,7 +142,7 @@ fn double_line(posed: &Posed, rows: [String; 2], is_found: bool) -> Option<Figur
 }
 
 fn words(sentence: &str, reason: &str, role: Role) -> Draft {
-    Draft::Words { sentence: sentence.to_owned(), reason: reason.to_owned(), role }
+    Draft::Words { sentence: sentence.to_owned(), reason: reason.into(), role }
 }
 
 /// A base ratio in lowest terms and two multiples of it, as `a/b = c/d`.
@@ -202,7 +204,7 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
         let Some((line, answer)) = proportion(drawn, Place::FirstTop, false) else { continue };
         let Some(wrong) = slips::PROPORTION
             .iter()
-            .find(|slip| slip.id() == "multiplied-straight-across")
+            .find(|slip| slip.id() == MultipliedStraightAcross::ID)
             .and_then(|slip| slip.wrong(&line).pop())
         else {
             continue;
@@ -220,7 +222,7 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
             name: name.into(),
             lines,
             breaks: 1,
-            slip: "multiplied-straight-across",
+            slip: MultipliedStraightAcross::ID,
         });
         return posed;
     }

@@ -9,12 +9,17 @@ use teaching::figure::Mark;
 pub struct Share;
 
 slips! {
-    "divided-by-each": "How many equal parts are there in all?",
+    DIVIDED_BY_EACH = "divided-by-each": "How many equal parts are there in all?",
         "Divides the total by each number of the ratio.";
-    "one-part-given": "How many parts does this share have?",
+    ONE_PART_GIVEN = "one-part-given": "How many parts does this share have?",
         "Gives the size of one part as the answer.";
-    "other-share": "Whose share is asked for?",
+    OTHER_SHARE = "other-share": "Whose share is asked for?",
         "Gives the other share.";
+}
+
+methods! {
+    ONE_PART_FIRST = "one-part-first": "One part first",
+    BAR_MODEL = "bar-model": "Bar model",
 }
 
 impl Skill for Share {
@@ -30,7 +35,7 @@ impl Skill for Share {
                 "part": "one of the equal pieces that a ratio counts",
                 "total": "all parts together",
             ],
-            methods: methods!["one-part-first": "One part first", "bar-model": "Bar model"],
+            methods: METHODS,
         }
     }
 
@@ -56,8 +61,8 @@ fn bar(parts: &[(i64, &str)], unit: i64, total: String) -> Figure {
 
 fn both(posed: Posed, lines: impl Fn(&str) -> Lines) -> Posed {
     posed
-        .way("one-part-first", lines("All parts together make the total"))
-        .way("bar-model", lines("The bar has so many equal boxes"))
+        .way(method::ONE_PART_FIRST, lines("All parts together make the total"))
+        .way(method::BAR_MODEL, lines("The bar has so many equal boxes"))
 }
 
 fn larger_share(index: usize, draw: &mut Draw) -> Posed {
@@ -77,9 +82,9 @@ fn larger_share(index: usize, draw: &mut Draw) -> Posed {
         line(&answer.to_string()),
         Form::Any,
     )
-    .slip(fraction(total, mine), "divided-by-each")
-    .slip(unit.to_string(), "one-part-given")
-    .slip((theirs * unit).to_string(), "other-share")
+    .slip(fraction(total, mine), slip::DIVIDED_BY_EACH)
+    .slip(unit.to_string(), slip::ONE_PART_GIVEN)
+    .slip((theirs * unit).to_string(), slip::OTHER_SHARE)
     .figure(bar(&[(a, first), (b, other)], unit, total.to_string()))
     .answered(format!("{who} gets {answer} {thing}."), thing);
     both(posed, |reason| {
@@ -106,12 +111,12 @@ fn from_difference(draw: &mut Draw) -> Posed {
         "x",
         from_int(total),
     )
-    .slip((difference * (a + b)).to_string(), "divided-by-each")
-    .slip((b * unit).to_string(), "other-share")
-    .slip(unit.to_string(), "one-part-given")
+    .slip((difference * (a + b)).to_string(), slip::DIVIDED_BY_EACH)
+    .slip((b * unit).to_string(), slip::OTHER_SHARE)
+    .slip(unit.to_string(), slip::ONE_PART_GIVEN)
     .figure(bar(&[(a, first), (b, other)], unit, "x".into()))
     .answered(format!("There are {total} {thing} in all."), thing)
-    .way("bar-model", Lines::start(&equation)
+    .way(method::BAR_MODEL, Lines::start(&equation)
         .then(&format!("(x/{}) × {} = {difference}", a + b, b - a), format!("{other} has {} more", parts(b - a)))
         .then(&format!("x/{} = {unit}", a + b), "Find one part")
         .then(&format!("x = {total}"), format!("There are {} parts in all", a + b)))
@@ -134,12 +139,12 @@ fn from_one_share(draw: &mut Draw) -> Posed {
         "x",
         from_int(total),
     )
-    .slip((b * unit).to_string(), "other-share")
-    .slip(unit.to_string(), "one-part-given")
-    .slip((share * (a + b)).to_string(), "divided-by-each")
+    .slip((b * unit).to_string(), slip::OTHER_SHARE)
+    .slip(unit.to_string(), slip::ONE_PART_GIVEN)
+    .slip((share * (a + b)).to_string(), slip::DIVIDED_BY_EACH)
     .figure(bar(&[(a, first), (b, other)], unit, "x".into()))
     .answered(format!("There are {total} {thing} in all."), thing)
-    .way("one-part-first", Lines::start(&equation)
+    .way(method::ONE_PART_FIRST, Lines::start(&equation)
         .work(&format!("{share} ÷ {a} = {unit}"), "Find one part")
         .then(&format!("x = {} × {unit}", a + b), format!("There are {} parts in all", a + b))
         .then(&format!("x = {total}"), "Work it out"))
@@ -179,9 +184,9 @@ fn three(draw: &mut Draw) -> Posed {
     };
     let typed = format!("{c} × ({total} ÷ ({a} + {b} + {c}))");
     let posed = Posed::value(prompt, line(&typed), line(&(c * unit).to_string()), Form::Any)
-        .slip(fraction(total, c), "divided-by-each")
-        .slip(unit.to_string(), "one-part-given")
-        .slip((b * unit).to_string(), "other-share")
+        .slip(fraction(total, c), slip::DIVIDED_BY_EACH)
+        .slip(unit.to_string(), slip::ONE_PART_GIVEN)
+        .slip((b * unit).to_string(), slip::OTHER_SHARE)
         .figure(bar(&[(a, labels[0]), (b, labels[1]), (c, labels[2])], unit, total.to_string()))
         .answered(sentence, thing);
     both(posed, |reason| {

@@ -9,14 +9,19 @@ use crate::kit::*;
 pub struct AnglesCircle;
 
 slips! {
-    "inscribed-equals-arc": "Where is the corner of the angle: at the centre, or on the circle?",
+    INSCRIBED_EQUALS_ARC = "inscribed-equals-arc": "Where is the corner of the angle: at the centre, or on the circle?",
         "Takes the inscribed angle to be as large as the arc.";
-    "doubled-for-halved": "Is the arc larger than the inscribed angle, or smaller?",
+    DOUBLED_FOR_HALVED = "doubled-for-halved": "Is the arc larger than the inscribed angle, or smaller?",
         "Doubles where it should halve.";
-    "rest-of-circle": "Which arc lies inside the angle?",
+    REST_OF_CIRCLE = "rest-of-circle": "Which arc lies inside the angle?",
         "Takes the other arc.";
-    "straight-for-right": "What is half of a half circle?",
+    STRAIGHT_FOR_RIGHT = "straight-for-right": "What is half of a half circle?",
         "Takes the angle in a semicircle for 180°.";
+}
+
+methods! {
+    HALF_THE_ARC = "half-the-arc": "Half the arc",
+    EQUATION = "equation": "Equation",
 }
 
 impl Skill for AnglesCircle {
@@ -33,7 +38,7 @@ impl Skill for AnglesCircle {
                 "inscribed angle": "an angle with its corner on the circle",
                 "semicircle": "half of a circle",
             ],
-            methods: methods!["half-the-arc": "Half the arc", "equation": "Equation"],
+            methods: METHODS,
         }
     }
 
@@ -81,11 +86,11 @@ fn inscribed(draw: &mut Draw) -> Posed {
         line(&half.to_string()),
         Form::Any,
     )
-    .slip(arc.to_string(), "inscribed-equals-arc")
-    .slip((2 * arc).to_string(), "doubled-for-halved")
-    .slip(((360 - arc) / 2).to_string(), "rest-of-circle")
+    .slip(arc.to_string(), slip::INSCRIBED_EQUALS_ARC)
+    .slip((2 * arc).to_string(), slip::DOUBLED_FOR_HALVED)
+    .slip(((360 - arc) / 2).to_string(), slip::REST_OF_CIRCLE)
     .way(
-        "half-the-arc",
+        method::HALF_THE_ARC,
         Lines::start(&typed).then(&half.to_string(), "An inscribed angle is half of its arc"),
     )
     .figure(seen(arc, &format!("{arc}°"), "x", ""))
@@ -100,11 +105,11 @@ fn central(draw: &mut Draw) -> Posed {
         line(&(2 * angle).to_string()),
         Form::Any,
     )
-    .slip(angle.to_string(), "inscribed-equals-arc")
-    .slip(fraction(angle, 2), "doubled-for-halved")
-    .slip((360 - 2 * angle).to_string(), "rest-of-circle")
+    .slip(angle.to_string(), slip::INSCRIBED_EQUALS_ARC)
+    .slip(fraction(angle, 2), slip::DOUBLED_FOR_HALVED)
+    .slip((360 - 2 * angle).to_string(), slip::REST_OF_CIRCLE)
     .way(
-        "half-the-arc",
+        method::HALF_THE_ARC,
         Lines::start(&typed).then(
             &(2 * angle).to_string(),
             "The arc is twice the inscribed angle, and the central angle is as large as the arc",
@@ -123,11 +128,11 @@ fn arc_from_angle(draw: &mut Draw) -> Posed {
         "x",
         from_int(arc),
     )
-    .slip(angle.to_string(), "inscribed-equals-arc")
-    .slip(fraction(angle, 2), "doubled-for-halved")
-    .slip((360 - arc).to_string(), "rest-of-circle")
+    .slip(angle.to_string(), slip::INSCRIBED_EQUALS_ARC)
+    .slip(fraction(angle, 2), slip::DOUBLED_FOR_HALVED)
+    .slip((360 - arc).to_string(), slip::REST_OF_CIRCLE)
     .way(
-        "equation",
+        method::EQUATION,
         Lines::start(&equation)
             .then(&format!("x = 2 × {angle}"), "Multiply both sides by 2")
             .then(&format!("x = {arc}"), "Work it out"),
@@ -145,11 +150,11 @@ fn which_equation(draw: &mut Draw) -> Posed {
         format!("{letter} = {arc}/2"),
         vec![line(&format!("{arc}/2 = {angle}"))],
     )
-    .slip(format!("{letter} = {arc}"), "inscribed-equals-arc")
-    .slip(format!("{letter} = 2 × {arc}"), "doubled-for-halved")
-    .slip(format!("{letter} = (360 - {arc})/2"), "rest-of-circle")
+    .slip(format!("{letter} = {arc}"), slip::INSCRIBED_EQUALS_ARC)
+    .slip(format!("{letter} = 2 × {arc}"), slip::DOUBLED_FOR_HALVED)
+    .slip(format!("{letter} = (360 - {arc})/2"), slip::REST_OF_CIRCLE)
     .way(
-        "equation",
+        method::EQUATION,
         Lines::default()
             .work(&format!("{arc}/2 = {angle}"), "An inscribed angle is half of its arc")
             .end(format!("The equation is {letter} = {arc}/2.")),
@@ -173,11 +178,11 @@ fn semicircle(draw: &mut Draw) -> Posed {
         line(&other.to_string()),
         Form::Any,
     )
-    .slip((180 - one).to_string(), "straight-for-right")
-    .slip(one.to_string(), "inscribed-equals-arc")
+    .slip((180 - one).to_string(), slip::STRAIGHT_FOR_RIGHT)
+    .slip(one.to_string(), slip::INSCRIBED_EQUALS_ARC)
     .near([(2 * one).to_string(), (other + 10).to_string()])
     .way(
-        "half-the-arc",
+        method::HALF_THE_ARC,
         Lines::start(&typed)
             .then(&format!("180 - 90 - {one}"), "The angle on a half circle is half of 180°: a right angle")
             .then(&other.to_string(), "The angles of a triangle add up to 180°"),
@@ -218,16 +223,16 @@ fn algebraic(index: usize, draw: &mut Draw) -> Posed {
         x,
         [2 * x, x + 1],
     )
-    .slip(fraction(2 * angle - b, a), "inscribed-equals-arc")
+    .slip(fraction(2 * angle - b, a), slip::INSCRIBED_EQUALS_ARC)
     .figure(seen((2 * angle).min(170), &format!("{}°", 2 * angle), &inside, ""))
 }
 
 fn finish(prompt: String, equation: &str, x: i64, near: [i64; 2]) -> Posed {
     let posed = Posed::equation(prompt, line(equation), "x", from_int(x))
-        .slip(fraction(x, 2), "doubled-for-halved")
+        .slip(fraction(x, 2), slip::DOUBLED_FOR_HALVED)
         .near(near.map(|n| n.to_string()));
     match board(equation, "x", None) {
-        Some(working) => posed.way("equation", working),
+        Some(working) => posed.way(method::EQUATION, working),
         None => posed,
     }
 }

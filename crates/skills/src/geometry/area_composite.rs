@@ -8,14 +8,19 @@ use crate::kit::*;
 pub struct AreaComposite;
 
 slips! {
-    "overlap-counted-twice": "Does one piece lie on the other? Each square counts once.",
+    OVERLAP_COUNTED_TWICE = "overlap-counted-twice": "Does one piece lie on the other? Each square counts once.",
         "Counts the corner where two rectangles overlap twice.";
-    "missing-side-guessed": "Look at the side across. How long must this one be?",
+    MISSING_SIDE_GUESSED = "missing-side-guessed": "Look at the side across. How long must this one be?",
         "Takes a wrong length for a side that is not labelled.";
-    "piece-forgotten": "Is the whole shape covered?",
+    PIECE_FORGOTTEN = "piece-forgotten": "Is the whole shape covered?",
         "Leaves one of the pieces out.";
-    "perimeter-for-area": "An area counts squares. What does a sum of sides tell?",
+    PERIMETER_FOR_AREA = "perimeter-for-area": "An area counts squares. What does a sum of sides tell?",
         "Works out the edge instead of the area.";
+}
+
+methods! {
+    SPLIT = "split": "Split and add",
+    SUBTRACT = "subtract": "Take a piece away",
 }
 
 impl Skill for AreaComposite {
@@ -31,7 +36,7 @@ impl Skill for AreaComposite {
                 "rectangle": "a shape with four right angles",
                 "area": "how many unit squares cover it",
             ],
-            methods: methods!["split": "Split and add", "subtract": "Take a piece away"],
+            methods: METHODS,
         }
     }
 
@@ -93,19 +98,19 @@ fn area_of(prompt: String, ell: &Ell) -> Posed {
         .slip(
             (ell.long * (ell.high - ell.cut_high) + (ell.long - ell.cut_long) * ell.high)
                 .to_string(),
-            "overlap-counted-twice",
+            slip::OVERLAP_COUNTED_TWICE,
         )
-        .slip((ell.long * ell.high).to_string(), "missing-side-guessed")
-        .slip((a * b).to_string(), "piece-forgotten")
-        .slip((2 * (ell.long + ell.high)).to_string(), "perimeter-for-area")
+        .slip((ell.long * ell.high).to_string(), slip::MISSING_SIDE_GUESSED)
+        .slip((a * b).to_string(), slip::PIECE_FORGOTTEN)
+        .slip((2 * (ell.long + ell.high)).to_string(), slip::PERIMETER_FOR_AREA)
         .way(
-            "split",
+            method::SPLIT,
             Lines::start(&typed)
                 .then(&format!("{} + {}", a * b, c * d), "Two rectangles: work each out")
                 .then(&area.to_string(), "Add them"),
         )
         .way(
-            "subtract",
+            method::SUBTRACT,
             Lines::start(&typed)
                 .then(&whole, "The same as the whole rectangle without the corner")
                 .then(
@@ -155,12 +160,12 @@ fn missing_side(draw: &mut Draw) -> Posed {
         from_int(c),
     )
     .figure(Polygon::around(&corners, &labels).into())
-    .slip(fraction(ell.area(), d), "piece-forgotten")
-    .slip((long - c).to_string(), "missing-side-guessed")
+    .slip(fraction(ell.area(), d), slip::PIECE_FORGOTTEN)
+    .slip((long - c).to_string(), slip::MISSING_SIDE_GUESSED)
     .near([(c + 1).to_string(), (ell.area() - a * b).to_string()])
     .answered(format!("It is {c} cm wide."), "cm");
     match board(&equation, "x", None) {
-        Some(working) => posed.way("split", working),
+        Some(working) => posed.way(method::SPLIT, working),
         None => posed,
     }
 }
@@ -182,12 +187,12 @@ fn cut_out(draw: &mut Draw) -> Posed {
         line(&(whole - hole).to_string()),
         Form::Any,
     )
-    .slip(whole.to_string(), "piece-forgotten")
-    .slip((whole + hole).to_string(), "overlap-counted-twice")
-    .slip(((long - inner_long) * (high - inner_high)).to_string(), "missing-side-guessed")
-    .slip((2 * (long + high)).to_string(), "perimeter-for-area")
+    .slip(whole.to_string(), slip::PIECE_FORGOTTEN)
+    .slip((whole + hole).to_string(), slip::OVERLAP_COUNTED_TWICE)
+    .slip(((long - inner_long) * (high - inner_high)).to_string(), slip::MISSING_SIDE_GUESSED)
+    .slip((2 * (long + high)).to_string(), slip::PERIMETER_FOR_AREA)
     .way(
-        "subtract",
+        method::SUBTRACT,
         Lines::start(&typed)
             .then(&format!("{whole} - {hole}"), "Work both rectangles out")
             .then(&(whole - hole).to_string(), format!("Take the {inside} away")),
@@ -215,18 +220,18 @@ fn cost(index: usize, draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .figure(ell.shape("m"))
-    .slip((long * high * price).to_string(), "missing-side-guessed")
-    .slip(area.to_string(), "piece-forgotten")
-    .slip((2 * (long + high) * price).to_string(), "perimeter-for-area")
+    .slip((long * high * price).to_string(), slip::MISSING_SIDE_GUESSED)
+    .slip(area.to_string(), slip::PIECE_FORGOTTEN)
+    .slip((2 * (long + high) * price).to_string(), slip::PERIMETER_FOR_AREA)
     .way(
-        "split",
+        method::SPLIT,
         Lines::start(&typed)
             .then(&format!("({} + {}) × {price}", a * b, c * d), "Two rectangles: work each out")
             .then(&format!("{area} × {price}"), "Add them: the area in square metres")
             .then(&total.to_string(), "Times the price of one square metre"),
     )
     .way(
-        "subtract",
+        method::SUBTRACT,
         Lines::start(&typed)
             .then(&format!("({long} × {high} - {cut_long} × {cut_high}) × {price}"), "The whole without the corner")
             .then(&format!("({} - {}) × {price}", long * high, cut_long * cut_high), "Work each out")

@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct AreaTriangle;
 
 slips! {
-    "half-forgotten": "Base times height is which shape?",
+    HALF_FORGOTTEN = "half-forgotten": "Base times height is which shape?",
         "Forgets the half.";
-    "slanted-side": "The height stands at a right angle on the base.",
+    SLANTED_SIDE = "slanted-side": "The height stands at a right angle on the base.",
         "Takes a slanted side for the height.";
-    "sides-added": "An area counts squares. What does a sum of sides tell?",
+    SIDES_ADDED = "sides-added": "An area counts squares. What does a sum of sides tell?",
         "Adds the sides.";
+}
+
+methods! {
+    FORMULA = "formula": "Formula",
+    HALF_A_RECTANGLE = "half-a-rectangle": "Half a rectangle",
 }
 
 impl Skill for AreaTriangle {
@@ -29,7 +34,7 @@ impl Skill for AreaTriangle {
                 "height": "the distance from the base to the corner across, at a right angle",
                 "area": "how many unit squares cover it",
             ],
-            methods: methods!["formula": "Formula", "half-a-rectangle": "Half a rectangle"],
+            methods: METHODS,
         }
     }
 
@@ -74,17 +79,17 @@ fn worked(prompt: String, b: i64, h: i64, slanted: i64) -> Posed {
     let value = b * h / 2;
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
         .figure(triangle(b, h, slanted))
-        .slip((b * h).to_string(), "half-forgotten")
-        .slip(fraction(b * slanted, 2), "slanted-side")
-        .slip((b + h + slanted).to_string(), "sides-added")
+        .slip((b * h).to_string(), slip::HALF_FORGOTTEN)
+        .slip(fraction(b * slanted, 2), slip::SLANTED_SIDE)
+        .slip((b + h + slanted).to_string(), slip::SIDES_ADDED)
         .way(
-            "formula",
+            method::FORMULA,
             Lines::start(&typed)
                 .then(&format!("1/2 × {}", b * h), "Multiply base and height")
                 .then(&value.to_string(), "Take the half"),
         )
         .way(
-            "half-a-rectangle",
+            method::HALF_A_RECTANGLE,
             Lines::start(&typed)
                 .work(&format!("{b} × {h} = {}", b * h), "The rectangle around it")
                 .then(&format!("{} ÷ 2", b * h), "The triangle is half of it")
@@ -110,7 +115,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let posed = worked(String::new(), b, h, h + 1);
     let (typed, without) = (format!("1/2 × {b} × {h}"), format!("{b} × {h}"));
     let lines = [typed.as_str(), &without, &(b * h).to_string()];
-    let posed = with_slip(posed, draw, &lines, 1, "half-forgotten");
+    let posed = with_slip(posed, draw, &lines, 1, slip::HALF_FORGOTTEN);
     let prompt = format!("For a triangle with base {b} cm and height {h} cm, {}", posed.prompt);
     Posed { prompt, ..posed }
 }
@@ -125,10 +130,10 @@ fn height(draw: &mut Draw) -> Posed {
         "h",
         from_int(h),
     )
-    .slip(fraction(area, b), "half-forgotten")
-    .slip((area - b).to_string(), "sides-added")
+    .slip(fraction(area, b), slip::HALF_FORGOTTEN)
+    .slip((area - b).to_string(), slip::SIDES_ADDED)
     .way(
-        "formula",
+        method::FORMULA,
         Lines::start(&equation)
             .then(&format!("{b} × h = {}", 2 * area), "Double both sides")
             .then(&format!("h = {} ÷ {b}", 2 * area), format!("Divide both sides by {b}"))
@@ -147,9 +152,9 @@ fn composite(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((b * low + b * h).to_string(), "half-forgotten")
+    .slip((b * low + b * h).to_string(), slip::HALF_FORGOTTEN)
     .near([(b * (low + h) / 2).to_string(), (value + b).to_string(), (value - low).to_string()])
-    .way("formula", Lines::start(&typed)
+    .way(method::FORMULA, Lines::start(&typed)
         .then(&format!("{} + {}", b * low, b * h / 2), "Work out the rectangle and the triangle")
         .then(&value.to_string(), "Add them"))
     .answered(format!("Its area is {value} dm²."), "dm²")

@@ -9,16 +9,20 @@ use crate::kit::*;
 pub struct CircleArea;
 
 slips! {
-    "pi-squared-too": "Square the radius first, then take π times that.",
+    PI_SQUARED_TOO = "pi-squared-too": "Square the radius first, then take π times that.",
         "Squares π times the radius.";
-    "diameter-for-radius": "From the middle to the edge, or right across?",
+    DIAMETER_FOR_RADIUS = "diameter-for-radius": "From the middle to the edge, or right across?",
         "Takes the diameter for the radius.";
-    "circumference-for-area": "Do you want the squares inside, or the way around?",
+    CIRCUMFERENCE_FOR_AREA = "circumference-for-area": "Do you want the squares inside, or the way around?",
         "Works out the circumference.";
-    "radius-doubled": "A square is a number times itself.",
+    RADIUS_DOUBLED = "radius-doubled": "A square is a number times itself.",
         "Doubles the radius instead of squaring it.";
-    "root-not-taken": "You have the square of the radius.",
+    ROOT_NOT_TAKEN = "root-not-taken": "You have the square of the radius.",
         "Stops at the square of the radius.";
+}
+
+methods! {
+    PI_R_SQUARED = "pi-r-squared": "π times the radius squared",
 }
 
 impl Skill for CircleArea {
@@ -35,7 +39,7 @@ impl Skill for CircleArea {
                 "sector": "a slice of a circle",
                 "ring": "what lies between two circles with one centre",
             ],
-            methods: methods!["pi-r-squared": "π times the radius squared"],
+            methods: METHODS,
         }
     }
 
@@ -83,19 +87,19 @@ fn area(index: usize, draw: &mut Draw) -> Posed {
     let other = if from_radius { 2 * r } else { r };
     if index % 4 < 2 {
         Posed::value(prompt("Give it exactly, with π."), line(&typed), line(&exact), Form::Exact)
-            .slip(format!("{}π", size * size), "diameter-for-radius")
-            .slip(format!("{}π", 2 * r), "circumference-for-area")
-            .slip(format!("{}π^2", r * r), "pi-squared-too")
+            .slip(format!("{}π", size * size), slip::DIAMETER_FOR_RADIUS)
+            .slip(format!("{}π", 2 * r), slip::CIRCUMFERENCE_FOR_AREA)
+            .slip(format!("{}π^2", r * r), slip::PI_SQUARED_TOO)
             .near([format!("{}π", other * other + 1), format!("{}π", r * r + r)])
-            .way("pi-r-squared", lines)
+            .way(method::PI_R_SQUARED, lines)
             .figure(figure.into())
     } else {
         rounded_value(prompt("Round to 1 decimal place."), &typed, 1)
-            .slip(told(&format!("(π × {r})^2")), "pi-squared-too")
-            .slip(told(&format!("2π × {r}")), "circumference-for-area")
-            .slip(told(&format!("π × {size}^2")), "diameter-for-radius")
+            .slip(told(&format!("(π × {r})^2")), slip::PI_SQUARED_TOO)
+            .slip(told(&format!("2π × {r}")), slip::CIRCUMFERENCE_FOR_AREA)
+            .slip(told(&format!("π × {size}^2")), slip::DIAMETER_FOR_RADIUS)
             .near([told(&format!("{exact} + 1")), told(&format!("{exact} × 2"))])
-            .way("pi-r-squared", lines.round(&told(&exact), ROUND))
+            .way(method::PI_R_SQUARED, lines.round(&told(&exact), ROUND))
             .figure(figure.into())
     }
 }
@@ -105,11 +109,11 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let (typed, wrong) = (format!("π × {r}^2"), format!("(π × {r})^2"));
     let exact = format!("{}π", r * r);
     let posed = Posed::value(String::new(), line(&typed), line(&exact), Form::Exact)
-        .slip(format!("{}π^2", r * r), "pi-squared-too")
-        .slip(format!("{}π", 2 * r), "radius-doubled")
+        .slip(format!("{}π^2", r * r), slip::PI_SQUARED_TOO)
+        .slip(format!("{}π", 2 * r), slip::RADIUS_DOUBLED)
         .near([format!("{}π", r * r + r), format!("{}π", 4 * r * r)])
-        .way("pi-r-squared", Lines::start(&typed).then(&exact, "Square the radius only"));
-    let posed = with_slip(posed, draw, &[&typed, &wrong], 1, "pi-squared-too");
+        .way(method::PI_R_SQUARED, Lines::start(&typed).then(&exact, "Square the radius only"));
+    let posed = with_slip(posed, draw, &[&typed, &wrong], 1, slip::PI_SQUARED_TOO);
     let prompt = format!("For the area of a circle with radius {r} cm, {}", posed.prompt);
     Posed { prompt, ..posed }
 }
@@ -130,11 +134,11 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
             from_int(r),
         )
         .given("r > 0")
-        .slip((r * r).to_string(), "root-not-taken")
-        .slip(fraction(r * r, 2), "radius-doubled")
+        .slip((r * r).to_string(), slip::ROOT_NOT_TAKEN)
+        .slip(fraction(r * r, 2), slip::RADIUS_DOUBLED)
         .near([(2 * r).to_string(), (r + 1).to_string()])
         .way(
-            "pi-r-squared",
+            method::PI_R_SQUARED,
             Lines::start(&equation)
                 .then(&format!("r^2 = {}", r * r), "Divide both sides by π")
                 .then(&format!("r = {r}"), "Take the positive root"),
@@ -154,11 +158,11 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
         1,
     )
     .given("r > 0")
-    .slip(told(&format!("{area}/π")), "root-not-taken")
-    .slip(told(&format!("{area}/(2π)")), "circumference-for-area")
-    .slip(told(&format!("sqrt({area})/π")), "pi-squared-too")
+    .slip(told(&format!("{area}/π")), slip::ROOT_NOT_TAKEN)
+    .slip(told(&format!("{area}/(2π)")), slip::CIRCUMFERENCE_FOR_AREA)
+    .slip(told(&format!("sqrt({area})/π")), slip::PI_SQUARED_TOO)
     .way(
-        "pi-r-squared",
+        method::PI_R_SQUARED,
         Lines::start(&equation)
             .then(&format!("r^2 = {area}/π"), "Divide both sides by π")
             .then(&format!("r = {exact}"), "Take the positive root")
@@ -182,12 +186,12 @@ fn ring(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("π × ({outer} - {inner})^2")), "pi-squared-too")
-    .slip(told(&format!("2π × {outer} - 2π × {inner}")), "circumference-for-area")
-    .slip(told(&format!("π × {outer}^2")), "root-not-taken")
+    .slip(told(&format!("π × ({outer} - {inner})^2")), slip::PI_SQUARED_TOO)
+    .slip(told(&format!("2π × {outer} - 2π × {inner}")), slip::CIRCUMFERENCE_FOR_AREA)
+    .slip(told(&format!("π × {outer}^2")), slip::ROOT_NOT_TAKEN)
     .near([told(&format!("π × {outer}^2 + π × {inner}^2"))])
     .way(
-        "pi-r-squared",
+        method::PI_R_SQUARED,
         Lines::start(&typed)
             .then(&format!("{}π - {}π", outer * outer, inner * inner), "Square both radii")
             .then(&format!("{}π", outer * outer - inner * inner), "Take the hole away")
@@ -224,12 +228,12 @@ fn sector(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("{angle}/360 × 2π × {r}")), "circumference-for-area")
-    .slip(told(&format!("π × {r}^2")), "root-not-taken")
-    .slip(told(&format!("{angle}/360 × (π × {r})^2")), "pi-squared-too")
+    .slip(told(&format!("{angle}/360 × 2π × {r}")), slip::CIRCUMFERENCE_FOR_AREA)
+    .slip(told(&format!("π × {r}^2")), slip::ROOT_NOT_TAKEN)
+    .slip(told(&format!("{angle}/360 × (π × {r})^2")), slip::PI_SQUARED_TOO)
     .near([told(&format!("{typed} × 2"))])
     .way(
-        "pi-r-squared",
+        method::PI_R_SQUARED,
         Lines::start(&typed)
             .then(&format!("({share}) × {}π", r * r), format!("The angle is {} of a full turn", tex(&share)))
             .then(&format!("({})π", fraction(angle * r * r, 360)), "Multiply")
@@ -261,12 +265,12 @@ fn story(draw: &mut Draw) -> Posed {
     let (r, typed) = (d / 2, format!("{count} × π × ({d}/2)^2"));
     let answer = nearest(&typed, 1);
     rounded_value(format!("{name} {text} Round to 1 decimal place."), &typed, 1)
-        .slip(told(&format!("{count} × π × {d}^2")), "diameter-for-radius")
-        .slip(told(&format!("{count} × 2π × {r}")), "circumference-for-area")
-        .slip(told(&format!("{count} × (π × {r})^2")), "pi-squared-too")
+        .slip(told(&format!("{count} × π × {d}^2")), slip::DIAMETER_FOR_RADIUS)
+        .slip(told(&format!("{count} × 2π × {r}")), slip::CIRCUMFERENCE_FOR_AREA)
+        .slip(told(&format!("{count} × (π × {r})^2")), slip::PI_SQUARED_TOO)
         .near([told(&format!("π × {r}^2"))])
         .way(
-            "pi-r-squared",
+            method::PI_R_SQUARED,
             Lines::start(&typed)
                 .then(&format!("{count} × π × {r}^2"), "The radius is half of the diameter")
                 .then(&format!("{}π", count * r * r), "Square the radius, and multiply")

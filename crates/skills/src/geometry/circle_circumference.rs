@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct Circumference;
 
 slips! {
-    "radius-for-diameter": "From the middle to the edge, or right across?",
+    RADIUS_FOR_DIAMETER = "radius-for-diameter": "From the middle to the edge, or right across?",
         "Takes the radius for the diameter, or the diameter for the radius.";
-    "area-for-circumference": "Do you want the way around, or the squares inside?",
+    AREA_FOR_CIRCUMFERENCE = "area-for-circumference": "Do you want the way around, or the squares inside?",
         "Works out the area.";
-    "pi-forgotten": "The way around is a little more than three times the way across.",
+    PI_FORGOTTEN = "pi-forgotten": "The way around is a little more than three times the way across.",
         "Leaves π out.";
+}
+
+methods! {
+    PI_D = "pi-d": "π times the diameter",
+    TWO_PI_R = "two-pi-r": "2π times the radius",
 }
 
 impl Skill for Circumference {
@@ -31,7 +36,7 @@ impl Skill for Circumference {
                 "radius": "the way from the centre to the edge",
                 "arc": "a part of the circumference",
             ],
-            methods: methods!["pi-d": "π times the diameter", "two-pi-r": "2π times the radius"],
+            methods: METHODS,
         }
     }
 
@@ -86,13 +91,13 @@ fn around(index: usize, draw: &mut Draw) -> Posed {
         Posed::value(prompt("Give it exactly, with π."), line(&typed), line(&exact), Form::Exact)
             .slip(
                 if from_radius { format!("{r}π") } else { format!("{}π", 2 * d) },
-                "radius-for-diameter",
+                slip::RADIUS_FOR_DIAMETER,
             )
-            .slip(format!("{}π", r * r), "area-for-circumference")
-            .slip(d.to_string(), "pi-forgotten")
+            .slip(format!("{}π", r * r), slip::AREA_FOR_CIRCUMFERENCE)
+            .slip(d.to_string(), slip::PI_FORGOTTEN)
             .near([format!("{}π", d + 2), format!("{}π", 3 * d)])
-            .way("pi-d", by_d)
-            .way("two-pi-r", by_r)
+            .way(method::PI_D, by_d)
+            .way(method::TWO_PI_R, by_r)
             .figure(figure.into())
     } else {
         let rounded = told(&exact);
@@ -100,16 +105,16 @@ fn around(index: usize, draw: &mut Draw) -> Posed {
         rounded_value(prompt("Round to 1 decimal place."), &typed, 1)
             .slip(
                 told(&if from_radius { format!("{r}π") } else { format!("{}π", 2 * d) }),
-                "radius-for-diameter",
+                slip::RADIUS_FOR_DIAMETER,
             )
-            .slip(told(&format!("{}π", r * r)), "area-for-circumference")
+            .slip(told(&format!("{}π", r * r)), slip::AREA_FOR_CIRCUMFERENCE)
             .near([
                 told(&format!("{}π", d + 2)),
                 told(&format!("{}π", 3 * d)),
                 told(&format!("{d}π + 1")),
             ])
-            .way("pi-d", by_d.round(&rounded, why))
-            .way("two-pi-r", by_r.round(&rounded, why))
+            .way(method::PI_D, by_d.round(&rounded, why))
+            .way(method::TWO_PI_R, by_r.round(&rounded, why))
             .figure(figure.into())
     }
 }
@@ -128,10 +133,10 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
             "r",
             from_int(r),
         )
-        .slip((2 * r).to_string(), "radius-for-diameter")
+        .slip((2 * r).to_string(), slip::RADIUS_FOR_DIAMETER)
         .near([(4 * r).to_string(), fraction(r, 2)])
         .way(
-            "two-pi-r",
+            method::TWO_PI_R,
             Lines::start(&equation)
                 .then(&format!("r = {}π/(2π)", 2 * r), "Divide both sides by 2π")
                 .then(&format!("r = {r}"), "Cancel"),
@@ -155,11 +160,11 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
-    .slip(told(&format!("{c}/π")), "radius-for-diameter")
-    .slip(told(&format!("sqrt({c}/π)")), "area-for-circumference")
-    .slip(told(&format!("{c}/2")), "pi-forgotten")
+    .slip(told(&format!("{c}/π")), slip::RADIUS_FOR_DIAMETER)
+    .slip(told(&format!("sqrt({c}/π)")), slip::AREA_FOR_CIRCUMFERENCE)
+    .slip(told(&format!("{c}/2")), slip::PI_FORGOTTEN)
     .way(
-        "two-pi-r",
+        method::TWO_PI_R,
         Lines::start(&equation)
             .then(&format!("r = {exact}"), "Divide both sides by 2π")
             .round(&told(&exact), "Work it out, and round to 1 decimal place"),
@@ -178,11 +183,11 @@ fn arc(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("{angle}/360 × π × {r}")), "radius-for-diameter")
-    .slip(told(&format!("{angle}/360 × π × {r}^2")), "area-for-circumference")
+    .slip(told(&format!("{angle}/360 × π × {r}")), slip::RADIUS_FOR_DIAMETER)
+    .slip(told(&format!("{angle}/360 × π × {r}^2")), slip::AREA_FOR_CIRCUMFERENCE)
     .near([told(&format!("2π × {r}")), told(&format!("{typed} × 2")), told(&format!("{typed} + 1"))])
     .way(
-        "two-pi-r",
+        method::TWO_PI_R,
         Lines::start(&typed)
             .then(&format!("({share}) × {}π", 2 * r), format!("The angle is {} of a full turn", tex(&share)))
             .then(&format!("({})π", fraction(angle * 2 * r, 360)), "Multiply")
@@ -242,11 +247,11 @@ fn story(index: usize, draw: &mut Draw) -> Posed {
 fn rolled_out(prompt: String, typed: &str, exact: &str, wrong: [&str; 2], unit: &str) -> Posed {
     let answer = nearest(typed, 1);
     rounded_value(format!("{prompt} Round to 1 decimal place."), typed, 1)
-        .slip(told(wrong[0]), "radius-for-diameter")
-        .slip(told(wrong[1]), "pi-forgotten")
+        .slip(told(wrong[0]), slip::RADIUS_FOR_DIAMETER)
+        .slip(told(wrong[1]), slip::PI_FORGOTTEN)
         .near([told(&format!("{typed} + 1")), told(&format!("2 × ({typed})"))])
         .way(
-            "pi-d",
+            method::PI_D,
             Lines::start(typed)
                 .then(exact, "Multiply what stands with π")
                 .round(&format!("≈ {answer}"), "Work it out, and round to 1 decimal place"),

@@ -10,12 +10,16 @@ use teaching::figure::Mark;
 pub struct Choose;
 
 slips! {
-    "unit-too-small": "How many of those would it take?",
+    UNIT_TOO_SMALL = "unit-too-small": "How many of those would it take?",
         "Chooses a unit that is far too small.";
-    "unit-too-large": "Would it be more than one of those?",
+    UNIT_TOO_LARGE = "unit-too-large": "Would it be more than one of those?",
         "Chooses a unit that is far too large.";
-    "wrong-kind-of-unit": "Is it a length, a mass or an amount that is poured?",
+    WRONG_KIND_OF_UNIT = "wrong-kind-of-unit": "Is it a length, a mass or an amount that is poured?",
         "Chooses a unit for another kind of quantity.";
+}
+
+methods! {
+    BENCHMARKS = "benchmarks": "Benchmarks",
 }
 
 impl Skill for Choose {
@@ -32,7 +36,7 @@ impl Skill for Choose {
                 "benchmark": "something whose size you know well",
                 "estimate": "say about how much, before measuring",
             ],
-            methods: methods!["benchmarks": "Benchmarks"],
+            methods: METHODS,
         }
     }
 
@@ -248,8 +252,8 @@ impl Object {
         [(1, Figure::ToScale { things, unit: unit.into() })]
     }
 
-    fn slip_of(&self, unit: usize) -> &'static str {
-        if unit < self.fits { "unit-too-small" } else { "unit-too-large" }
+    fn slip_of(&self, unit: usize) -> SlipId {
+        if unit < self.fits { slip::UNIT_TOO_SMALL } else { slip::UNIT_TOO_LARGE }
     }
 }
 
@@ -281,10 +285,10 @@ fn unit(index: usize, draw: &mut Draw) -> Posed {
     )
     .slip(object.kind.said[others[0]], object.slip_of(others[0]))
     .slip(object.kind.said[others[1]], object.slip_of(others[1]))
-    .slip(stranger, "wrong-kind-of-unit")
-    .grows("benchmarks", object.to_scale())
+    .slip(stranger, slip::WRONG_KIND_OF_UNIT)
+    .grows(method::BENCHMARKS, object.to_scale())
     .way(
-        "benchmarks",
+        method::BENCHMARKS,
         with_claims(Lines::measured(), object).end(format!("The unit that fits is {answer}.")),
     )
 }
@@ -322,9 +326,9 @@ fn sensible(draw: &mut Draw) -> Posed {
         answer,
         vec![measured(&claim)],
     )
-    .slip(other, if is_sensible { "unit-too-large" } else { object.slip_of(told) })
+    .slip(other, if is_sensible { slip::UNIT_TOO_LARGE } else { object.slip_of(told) })
     .way(
-        "benchmarks",
+        method::BENCHMARKS,
         Lines::measured()
             .say(object.kind.benchmarks[told], "A benchmark")
             .work(&claim, why)
@@ -350,13 +354,13 @@ fn tool(draw: &mut Draw) -> Posed {
         object.shown(),
     );
     for tool in far.into_iter().take(2) {
-        posed = posed.slip(tool, "wrong-kind-of-unit");
+        posed = posed.slip(tool, slip::WRONG_KIND_OF_UNIT);
     }
     for tool in near.into_iter().take(1) {
-        posed = posed.slip(tool, "unit-too-large");
+        posed = posed.slip(tool, slip::UNIT_TOO_LARGE);
     }
-    posed.grows("benchmarks", object.to_scale()).way(
-        "benchmarks",
+    posed.grows(method::BENCHMARKS, object.to_scale()).way(
+        method::BENCHMARKS,
         with_claims(Lines::measured(), object).end(format!("The tool is {}.", object.tool)),
     )
 }
@@ -386,14 +390,14 @@ fn plan(draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .unit(large)
-    .slip(format!("{total} {large}"), "unit-too-large")
-    .slip(format!("{} {large}", decimal(total, places + 1)), "unit-too-small")
+    .slip(format!("{total} {large}"), slip::UNIT_TOO_LARGE)
+    .slip(format!("{} {large}", decimal(total, places + 1)), slip::UNIT_TOO_SMALL)
     .near([
         format!("{} {large}", decimal(total * 10, places)),
         format!("{} {large}", decimal(total + each, places)),
     ])
     .way(
-        "benchmarks",
+        method::BENCHMARKS,
         Lines::start_measured(&from)
             .then(&format!("{total} {small}"), "Multiply")
             .then(&to, format!("{k} {small} make 1 {large}")),

@@ -8,10 +8,15 @@ use crate::kit::*;
 pub struct MeasureConvert;
 
 slips! {
-    "converted-the-wrong-way": "Are there more of the small units, or fewer?",
+    CONVERTED_THE_WRONG_WAY = "converted-the-wrong-way": "Are there more of the small units, or fewer?",
         "Multiplies where it should divide, or the other way round.";
-    "power-of-ten-off": "How many of the small units make one of the large?",
+    POWER_OF_TEN_OFF = "power-of-ten-off": "How many of the small units make one of the large?",
         "Uses the wrong power of ten.";
+}
+
+methods! {
+    SCALE_FACTOR = "scale-factor": "Scale factor",
+    PLACE_VALUE_TABLE = "place-value-table": "Place-value table",
 }
 
 impl Skill for MeasureConvert {
@@ -27,7 +32,7 @@ impl Skill for MeasureConvert {
                 "convert": "write the same amount in another unit",
                 "kilo": "a thousand of",
             ],
-            methods: methods!["scale-factor": "Scale factor", "place-value-table": "Place-value table"],
+            methods: METHODS,
         }
     }
 
@@ -79,14 +84,14 @@ fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down:
     let off = if down { (n * 10).to_string() } else { decimal(n, places + 1) };
     Posed::value(prompt, measured(&from), measured(&to), Form::Any)
         .unit(unit)
-        .slip(format!("{wrong} {unit}"), "converted-the-wrong-way")
-        .slip(format!("{off} {unit}"), "power-of-ten-off")
+        .slip(format!("{wrong} {unit}"), slip::CONVERTED_THE_WRONG_WAY)
+        .slip(format!("{off} {unit}"), slip::POWER_OF_TEN_OFF)
         .near([
             format!("{} {unit}", if down { decimal(n, 1) } else { decimal(n * 10, places) }),
             format!("{} {unit}", if down { (n * 100).to_string() } else { decimal(n, places + 2) }),
         ])
         .way(
-            "scale-factor",
+            method::SCALE_FACTOR,
             Lines::start_measured(&from)
                 .work(
                     &format!("1 {large} = {k} {small}"),
@@ -104,9 +109,9 @@ fn converted(prompt: String, (large, small, k): (&str, &str, i64), n: i64, down:
                     ),
                 ),
         )
-        .grows("scale-factor", stairs(large, small, down).map(|figure| (1, figure)))
+        .grows(method::SCALE_FACTOR, stairs(large, small, down).map(|figure| (1, figure)))
         .way(
-            "place-value-table",
+            method::PLACE_VALUE_TABLE,
             Lines::start_measured(&from).then(
                 &to,
                 format!(
@@ -146,9 +151,9 @@ fn larger(draw: &mut Draw) -> Posed {
         right.clone(),
         vec![line(&number), measured(&format!("{a} = {n} {small}"))],
     )
-    .slip(wrong, "power-of-ten-off")
+    .slip(wrong, slip::POWER_OF_TEN_OFF)
     .way(
-        "scale-factor",
+        method::SCALE_FACTOR,
         Lines::measured()
             .work(&format!("{a} = {n} {small}"), "Write both in one unit")
             .work(&number, format!("Compare the numbers of {small}"))
@@ -179,17 +184,20 @@ fn story(draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .unit(unit)
-    .slip(format!("{} {unit}", total * 10), "converted-the-wrong-way")
-    .slip(format!("{} {unit}", decimal(total, i64::to_string(&k).len() as u32)), "power-of-ten-off")
+    .slip(format!("{} {unit}", total * 10), slip::CONVERTED_THE_WRONG_WAY)
+    .slip(
+        format!("{} {unit}", decimal(total, i64::to_string(&k).len() as u32)),
+        slip::POWER_OF_TEN_OFF,
+    )
     .near([
         format!("{total} {unit}"),
         format!("{} {unit}", decimal(total + each, i64::to_string(&k).len() as u32 - 1)),
     ])
     .way(
-        "scale-factor",
+        method::SCALE_FACTOR,
         Lines::start_measured(&from)
             .then(&format!("{total} {small}"), "Multiply first")
             .then(&to, format!("Divide by {k}: there are fewer large units")),
     )
-    .grows("scale-factor", stairs(large, small, false).map(|figure| (2, figure)))
+    .grows(method::SCALE_FACTOR, stairs(large, small, false).map(|figure| (2, figure)))
 }

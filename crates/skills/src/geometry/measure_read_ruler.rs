@@ -8,14 +8,19 @@ use crate::kit::*;
 pub struct ReadRuler;
 
 slips! {
-    "marks-counted": "Count the spaces, not the marks.",
+    MARKS_COUNTED = "marks-counted": "Count the spaces, not the marks.",
         "Counts the marks instead of the spaces between them.";
-    "end-read-only": "Where does it start?",
+    END_READ_ONLY = "end-read-only": "Where does it start?",
         "Reads the end and forgets where the thing starts.";
-    "started-at-one": "Which mark stands at the beginning of a ruler?",
+    STARTED_AT_ONE = "started-at-one": "Which mark stands at the beginning of a ruler?",
         "Takes the mark 1 for the beginning.";
-    "halves-forgotten": "Does it end at a mark, or half way to the next?",
+    HALVES_FORGOTTEN = "halves-forgotten": "Does it end at a mark, or half way to the next?",
         "Reads to the nearest whole centimetre.";
+}
+
+methods! {
+    END_MINUS_START = "end-minus-start": "End minus start",
+    COUNT_SPACES = "count-spaces": "Count the spaces",
 }
 
 impl Skill for ReadRuler {
@@ -31,7 +36,7 @@ impl Skill for ReadRuler {
                 "centimetre": "the space between two numbers on the ruler",
                 "millimetre": "a tenth of a centimetre",
             ],
-            methods: methods!["end-minus-start": "End minus start", "count-spaces": "Count the spaces"],
+            methods: METHODS,
         }
     }
 
@@ -80,24 +85,24 @@ fn read_off(prompt: String, (start, end): (i64, i64)) -> Posed {
     let typed = format!("{to} - {from}");
     let mut posed = Posed::value(prompt, line(&typed), line(&length), Form::Any).unit("cm");
     if start > 0 {
-        posed = posed.slip(to.clone(), "end-read-only");
+        posed = posed.slip(to.clone(), slip::END_READ_ONLY);
     }
     if end % 2 == 1 {
-        posed = posed.slip(((end - start) / 2).to_string(), "halves-forgotten");
+        posed = posed.slip(((end - start) / 2).to_string(), slip::HALVES_FORGOTTEN);
     }
     posed = posed
-        .slip(halves(end - start + 2), "marks-counted")
-        .slip(halves((end - start - 2).max(1)), "started-at-one")
+        .slip(halves(end - start + 2), slip::MARKS_COUNTED)
+        .slip(halves((end - start - 2).max(1)), slip::STARTED_AT_ONE)
         .near([halves(end - start + 4), halves(end + start + 2)])
         .way(
-            "end-minus-start",
+            method::END_MINUS_START,
             Lines::start(&typed).then(&length, format!("It ends at {to} and starts at {from}")),
         );
     let whole = (end - start) / 2;
     if (end - start) % 2 == 0 && whole <= 8 {
         let ones = vec!["1"; usize::try_from(whole).unwrap_or(1)].join(" + ");
         posed = posed.way(
-            "count-spaces",
+            method::COUNT_SPACES,
             Lines::start(&typed)
                 .then(&ones, "Each space is one centimetre")
                 .then(&length, "Count them"),
@@ -152,12 +157,12 @@ fn in_millimetres(draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .unit("mm")
-    .slip(end.to_string(), "end-read-only")
-    .slip((length + 1).to_string(), "marks-counted")
-    .slip((length + 10).to_string(), "started-at-one")
+    .slip(end.to_string(), slip::END_READ_ONLY)
+    .slip((length + 1).to_string(), slip::MARKS_COUNTED)
+    .slip((length + 10).to_string(), slip::STARTED_AT_ONE)
     .near([(length * 10).to_string(), (length - 10).to_string()])
     .way(
-        "end-minus-start",
+        method::END_MINUS_START,
         Lines::start(&typed).then(
             &length.to_string(),
             format!("{} cm are {end} mm, and {} cm are {start} mm", decimal(end, 1), decimal(start, 1)),
@@ -188,11 +193,11 @@ fn two_things(draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .unit("cm")
-    .slip(halves((c - d).abs()), "end-read-only")
-    .slip(halves(more + 2), "marks-counted")
+    .slip(halves((c - d).abs()), slip::END_READ_ONLY)
+    .slip(halves(more + 2), slip::MARKS_COUNTED)
     .near([halves(length), halves(more + 1)])
     .way(
-        "end-minus-start",
+        method::END_MINUS_START,
         Lines::start(&typed)
             .then(&format!("{} - {}", halves(length + more), halves(length)), "End minus start for each")
             .then(&answer, "Compare the two lengths"),
@@ -237,11 +242,11 @@ fn estimated(draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .unit("cm")
-    .slip(halves((start + length - guess).abs()), "end-read-only")
-    .slip(halves(off + 2), "marks-counted")
+    .slip(halves((start + length - guess).abs()), slip::END_READ_ONLY)
+    .slip(halves(off + 2), slip::MARKS_COUNTED)
     .near([halves(length), halves(off + 1)])
     .way(
-        "end-minus-start",
+        method::END_MINUS_START,
         Lines::start(&typed)
             .then(&then, format!("It is {} cm long", halves(length)))
             .then(&halves(off), "Compare with the guess"),
@@ -276,11 +281,11 @@ fn other_units(draw: &mut Draw) -> Posed {
         line(&k.to_string()),
         Form::Any,
     )
-    .slip((many - few).to_string(), "end-read-only")
-    .slip((k + 1).to_string(), "marks-counted")
+    .slip((many - few).to_string(), slip::END_READ_ONLY)
+    .slip((k + 1).to_string(), slip::MARKS_COUNTED)
     .near([few.to_string(), many.to_string()])
     .way(
-        "count-spaces",
+        method::COUNT_SPACES,
         Lines::start(&typed)
             .work(&format!("{few} × {k} = {many}"), format!("The longer the unit, the fewer are needed: {each} for one"))
             .then(&k.to_string(), "Divide"),

@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct Pythagoras;
 
 slips! {
-    "added-for-leg": "Is the longest side known, or asked for?",
+    ADDED_FOR_LEG = "added-for-leg": "Is the longest side known, or asked for?",
         "Adds the squares where they should be subtracted.";
-    "sides-added": "Squares are added, not lengths.",
+    SIDES_ADDED = "sides-added": "Squares are added, not lengths.",
         "Adds the sides themselves.";
-    "root-not-taken": "You have the square of the side.",
+    ROOT_NOT_TAKEN = "root-not-taken": "You have the square of the side.",
         "Stops at the square of the side.";
+}
+
+methods! {
+    FORMULA = "formula": "Formula",
+    SQUARES_ON_SIDES = "squares-on-sides": "Squares on the sides",
 }
 
 impl Skill for Pythagoras {
@@ -29,7 +34,7 @@ impl Skill for Pythagoras {
                 "leg": "a side at the right angle",
                 "right angle": "a quarter turn, 90 degrees",
             ],
-            methods: methods!["formula": "Formula", "squares-on-sides": "Squares on the sides"],
+            methods: METHODS,
         }
     }
 
@@ -69,18 +74,18 @@ fn hypotenuse(prompt: String, a: i64, b: i64, c: i64) -> Posed {
     let typed = format!("sqrt({a}^2 + {b}^2)");
     Posed::value(prompt, line(&typed), line(&c.to_string()), Form::Any)
         .figure(triangle([b.to_string(), "x".into(), a.to_string()], (b, a)))
-        .slip((a + b).to_string(), "sides-added")
-        .slip((c * c).to_string(), "root-not-taken")
+        .slip((a + b).to_string(), slip::SIDES_ADDED)
+        .slip((c * c).to_string(), slip::ROOT_NOT_TAKEN)
         .near([(c + 1).to_string(), (c - 1).to_string()])
         .way(
-            "formula",
+            method::FORMULA,
             Lines::start(&typed)
                 .then(&format!("sqrt({} + {})", a * a, b * b), "Square the legs")
                 .then(&format!("sqrt({})", c * c), "Add the squares")
                 .then(&c.to_string(), "Take the root"),
         )
         .way(
-            "squares-on-sides",
+            method::SQUARES_ON_SIDES,
             Lines::start(&typed)
                 .then(
                     &format!("sqrt({})", a * a + b * b),
@@ -98,11 +103,11 @@ fn leg(prompt: String, a: i64, b: i64, c: i64) -> Posed {
     let typed = format!("sqrt({c}^2 - {a}^2)");
     Posed::value(prompt, line(&typed), line(&b.to_string()), Form::Any)
         .figure(triangle([a.to_string(), c.to_string(), "x".into()], (a, b)))
-        .slip((c - a).to_string(), "sides-added")
-        .slip((b * b).to_string(), "root-not-taken")
+        .slip((c - a).to_string(), slip::SIDES_ADDED)
+        .slip((b * b).to_string(), slip::ROOT_NOT_TAKEN)
         .near([(b + 1).to_string(), (b + 2).to_string()])
         .way(
-            "formula",
+            method::FORMULA,
             Lines::start(&typed)
                 .then(&format!("sqrt({} - {})", c * c, a * a), "Square both known sides")
                 .then(&format!("sqrt({})", b * b), "Take the square of the leg away")
@@ -145,7 +150,7 @@ fn is_right(draw: &mut Draw) -> Posed {
     };
     let word = if off == 0 { "true" } else { "false" };
     Posed::claim(format!("True or false? A triangle with sides of {a} cm, {b} cm and {c} cm has a right angle. Say why."), line(&claim), off == 0)
-        .way("squares-on-sides", Lines::default()
+        .way(method::SQUARES_ON_SIDES, Lines::default()
             .work(&format!("{a}^2 + {b}^2 = {}", a * a + b * b), "Add the squares of the shorter sides")
             .work(&format!("{} {sign} {c}^2", a * a + b * b), "Compare with the square of the longest")
             .end(format!("It is {word}.")))
@@ -163,10 +168,10 @@ fn exact_root(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::SimplifiedRadical,
     )
-    .slip((a + b).to_string(), "sides-added")
-    .slip((a * a + b * b).to_string(), "root-not-taken")
+    .slip((a + b).to_string(), slip::SIDES_ADDED)
+    .slip((a * a + b * b).to_string(), slip::ROOT_NOT_TAKEN)
     .near([format!("{} sqrt({rest})", outside + 1), format!("{outside} sqrt({})", rest + 2)])
-    .way("formula", Lines::start(&typed)
+    .way(method::FORMULA, Lines::start(&typed)
         .then(&format!("sqrt({})", a * a + b * b), "Square the legs and add")
         .then(&answer, "Take the square factor out"))
 }

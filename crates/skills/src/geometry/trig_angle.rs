@@ -10,14 +10,19 @@ use crate::kit::*;
 pub struct TrigAngle;
 
 slips! {
-    "ratio-upside-down": "Which side is above, which below? The hypotenuse is the longest.",
+    RATIO_UPSIDE_DOWN = "ratio-upside-down": "Which side is above, which below? The hypotenuse is the longest.",
         "Turns the ratio upside down.";
-    "wrong-ratio": "Label the sides: across, beside, hypotenuse. Which two do you know?",
+    WRONG_RATIO = "wrong-ratio": "Label the sides: across, beside, hypotenuse. Which two do you know?",
         "Takes the wrong one of sine, cosine and tangent.";
-    "other-angle": "Which corner is asked for?",
+    OTHER_ANGLE = "other-angle": "Which corner is asked for?",
         "Gives the other acute angle.";
-    "eye-height-forgotten": "From where does the look start: from the ground, or from the eye?",
+    EYE_HEIGHT_FORGOTTEN = "eye-height-forgotten": "From where does the look start: from the ground, or from the eye?",
         "Leaves the height of the eye out.";
+}
+
+methods! {
+    LABEL_AND_CHOOSE = "label-and-choose": "Label, then choose",
+    FORMULA = "formula": "Formula",
 }
 
 impl Skill for TrigAngle {
@@ -33,7 +38,7 @@ impl Skill for TrigAngle {
                 "angle of depression": "the angle from level down to what one looks at",
                 "slope": "how far it goes up for each step across",
             ],
-            methods: methods!["label-and-choose": "Label, then choose", "formula": "Formula"],
+            methods: METHODS,
         }
     }
 
@@ -91,12 +96,12 @@ fn angle(prompt: String, ratio: usize, above: i64, below: i64) -> Posed {
     Posed::solve(prompt, line(&equation), "A", line(&answer))
         .form(Form::Decimal(1))
         .given("0 < A < π/2")
-        .slip(told(&format!("arctan({below}/{above})")), "ratio-upside-down")
-        .slip(wrong, "wrong-ratio")
-        .slip(told(&format!("(π/2 - {exact})")), "other-angle")
+        .slip(told(&format!("arctan({below}/{above})")), slip::RATIO_UPSIDE_DOWN)
+        .slip(wrong, slip::WRONG_RATIO)
+        .slip(told(&format!("(π/2 - {exact})")), slip::OTHER_ANGLE)
         .near([told(&format!("({exact} + π/36)")), told(&format!("({exact} + π/18)"))])
         .way(
-            "label-and-choose",
+            method::LABEL_AND_CHOOSE,
             lines(
                 Lines::default()
                     .say(
@@ -107,7 +112,7 @@ fn angle(prompt: String, ratio: usize, above: i64, below: i64) -> Posed {
                     .begin(&equation, format!("{name} is {of_above} over {of_below}")),
             ),
         )
-        .way("formula", lines(Lines::start(&equation)))
+        .way(method::FORMULA, lines(Lines::start(&equation)))
         .figure(figure)
 }
 
@@ -205,7 +210,7 @@ fn from_the_eye(index: usize, draw: &mut Draw) -> Posed {
         0,
         teaching::problem::Wrong {
             text: told(&format!("arctan({forgotten}/{far})")),
-            slip: Some("eye-height-forgotten"),
+            slip: Some(slip::EYE_HEIGHT_FORGOTTEN),
         },
     );
     // The height has to be found first.

@@ -9,14 +9,18 @@ use crate::kit::*;
 pub struct Bearings;
 
 slips! {
-    "from-east": "Where does the count start, and which way round does it go?",
+    FROM_EAST = "from-east": "Where does the count start, and which way round does it go?",
         "Counts from east, or against the clock.";
-    "two-digits": "A bearing has three digits: 045, not 45.",
+    TWO_DIGITS = "two-digits": "A bearing has three digits: 045, not 45.",
         "Writes a bearing with fewer than three digits.";
-    "back-bearing-off": "The way back points the other way: half a turn on.",
+    BACK_BEARING_OFF = "back-bearing-off": "The way back points the other way: half a turn on.",
         "Does not add or take away 180° for the way back.";
-    "sine-for-cosine": "Which side of the triangle points north?",
+    SINE_FOR_COSINE = "sine-for-cosine": "Which side of the triangle points north?",
         "Swaps the parts to the north and to the east.";
+}
+
+methods! {
+    NORTH_LINE = "north-line": "North line and right triangle",
 }
 
 impl Skill for Bearings {
@@ -32,7 +36,7 @@ impl Skill for Bearings {
                 "back bearing": "the bearing of the way back",
                 "component": "the part of a way that goes north, or east",
             ],
-            methods: methods!["north-line": "North line and right triangle"],
+            methods: METHODS,
         }
     }
 
@@ -84,12 +88,12 @@ fn named(draw: &mut Draw) -> Posed {
         answer.clone(),
         vec![line(&format!("{typed} = {bearing}"))],
     )
-    .slip(digits(450 - bearing), "from-east")
-    .slip(digits(360 - bearing), "from-east")
-    .slip(if bearing < 100 { format!("{bearing}°") } else { digits(bearing + 180) }, if bearing < 100 { "two-digits" } else { "back-bearing-off" })
+    .slip(digits(450 - bearing), slip::FROM_EAST)
+    .slip(digits(360 - bearing), slip::FROM_EAST)
+    .slip(if bearing < 100 { format!("{bearing}°") } else { digits(bearing + 180) }, if bearing < 100 { slip::TWO_DIGITS } else { slip::BACK_BEARING_OFF })
     .near([digits(bearing + 90)])
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::default()
             .work(&format!("{typed} = {bearing}"), "Start at north and turn clockwise")
             .end(format!("The bearing is {answer}.")),
@@ -114,11 +118,11 @@ fn back(draw: &mut Draw) -> Posed {
         answer.clone(),
         vec![line(&claim)],
     )
-    .slip(digits(360 - bearing), "back-bearing-off")
-    .slip(digits(bearing), "back-bearing-off")
-    .slip(digits(bearing + 90), "from-east")
+    .slip(digits(360 - bearing), slip::BACK_BEARING_OFF)
+    .slip(digits(bearing), slip::BACK_BEARING_OFF)
+    .slip(digits(bearing + 90), slip::FROM_EAST)
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::default()
             .work(&claim, "Half a turn on; north lines are parallel")
             .end(format!("The bearing of the way back is {answer}.")),
@@ -142,11 +146,11 @@ fn component(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("{far} × {other}({bearing}°)")), "sine-for-cosine")
-    .slip(told(&format!("{far} × tan({bearing}°)")), "from-east")
+    .slip(told(&format!("{far} × {other}({bearing}°)")), slip::SINE_FOR_COSINE)
+    .slip(told(&format!("{far} × tan({bearing}°)")), slip::FROM_EAST)
     .near([told(&format!("{typed} + 1")), told(&format!("{typed} + 2")), told(&format!("{typed} + 3"))])
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::start(&typed)
             .say(
                 format!("The way is the hypotenuse; the part to the {towards} lies {} the angle.", if north { "beside" } else { "across from" }),
@@ -167,11 +171,11 @@ fn distance(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("{north} + {east}")), "sine-for-cosine")
-    .slip(told(&format!("{north}^2 + {east}^2")), "from-east")
+    .slip(told(&format!("{north} + {east}")), slip::SINE_FOR_COSINE)
+    .slip(told(&format!("{north}^2 + {east}^2")), slip::FROM_EAST)
     .near([told(&format!("{typed} + 1")), told(&format!("{typed} + 2"))])
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::start(&typed)
             .then(&format!("sqrt({})", north * north + east * east), "North and east make a right angle: Pythagoras")
             .round(&told(&typed), "Take the root, and round to 1 decimal place"),
@@ -194,11 +198,11 @@ fn dance(draw: &mut Draw) -> Posed {
         answer.clone(),
         vec![line(&claim)],
     )
-    .slip(digits(if right { sun - turn } else { sun + turn }), "from-east")
-    .slip(digits(bearing + 180), "back-bearing-off")
-    .slip(digits(turn), "from-east")
+    .slip(digits(if right { sun - turn } else { sun + turn }), slip::FROM_EAST)
+    .slip(digits(bearing + 180), slip::BACK_BEARING_OFF)
+    .slip(digits(turn), slip::FROM_EAST)
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::default()
             .work(&claim, if right { "To the right of the sun: turn on clockwise" } else { "To the left of the sun: turn back" })
             .end(format!("The flowers lie on a bearing of {answer}.")),
@@ -218,11 +222,11 @@ fn two_legs(index: usize, draw: &mut Draw) -> Posed {
             &typed,
             1,
         )
-        .slip(told(&format!("{a} + {b} × sin({bearing}°)")), "sine-for-cosine")
-        .slip(told(&format!("{b} × cos({bearing}°)")), "from-east")
+        .slip(told(&format!("{a} + {b} × sin({bearing}°)")), slip::SINE_FOR_COSINE)
+        .slip(told(&format!("{b} × cos({bearing}°)")), slip::FROM_EAST)
         .near([told(&format!("{a} + {b}.0")), told(&format!("{typed} + 1"))])
         .way(
-            "north-line",
+            method::NORTH_LINE,
             Lines::start(&typed)
                 .say("The second leg goes north by its length times the cosine of the bearing.", "Draw a north line at the turn")
                 .round(&told(&typed), "Work it out in degrees, and round to 1 decimal place"),
@@ -236,11 +240,11 @@ fn two_legs(index: usize, draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("{a} + {b}.0")), "sine-for-cosine")
-    .slip(told(&format!("sqrt({a}^2 + {b}^2) × cos({bearing}°)")), "from-east")
+    .slip(told(&format!("{a} + {b}.0")), slip::SINE_FOR_COSINE)
+    .slip(told(&format!("sqrt({a}^2 + {b}^2) × cos({bearing}°)")), slip::FROM_EAST)
     .near([told(&format!("{typed} + 1")), told(&format!("{typed} + 2"))])
     .way(
-        "north-line",
+        method::NORTH_LINE,
         Lines::default()
             .work(&format!("{} - {bearing} = 90", bearing + 90), "The turn is a right angle")
             .begin(&typed, "So Pythagoras holds")

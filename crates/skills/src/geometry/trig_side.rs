@@ -9,14 +9,19 @@ use crate::kit::*;
 pub struct TrigSide;
 
 slips! {
-    "wrong-ratio": "Label the sides: across, beside, hypotenuse. Which two are in play?",
+    WRONG_RATIO = "wrong-ratio": "Label the sides: across, beside, hypotenuse. Which two are in play?",
         "Takes sine for cosine, or another wrong ratio.";
-    "multiplied-for-divided": "Does the side asked for stand above the bar, or below it?",
+    MULTIPLIED_FOR_DIVIDED = "multiplied-for-divided": "Does the side asked for stand above the bar, or below it?",
         "Multiplies where the unknown stands below the fraction bar.";
-    "radians": "Is your calculator set to degrees?",
+    RADIANS = "radians": "Is your calculator set to degrees?",
         "Works in radians.";
-    "pythagoras-for-angle": "Which two sides do you know? One is not enough for squares.",
+    PYTHAGORAS_FOR_ANGLE = "pythagoras-for-angle": "Which two sides do you know? One is not enough for squares.",
         "Uses the theorem of Pythagoras where an angle is given.";
+}
+
+methods! {
+    LABEL_AND_CHOOSE = "label-and-choose": "Label, then choose",
+    FORMULA = "formula": "Formula",
 }
 
 impl Skill for TrigSide {
@@ -33,7 +38,7 @@ impl Skill for TrigSide {
                 "hypotenuse": "the side across from the right angle",
                 "angle of elevation": "the angle from level up to what one looks at",
             ],
-            methods: methods!["label-and-choose": "Label, then choose", "formula": "Formula"],
+            methods: METHODS,
         }
     }
 
@@ -106,12 +111,12 @@ pub(super) fn above(prompt: String, ratio: usize, angle: i64, side: i64) -> Pose
             .round(&told(&exact), "Work it out in degrees, and round to 1 decimal place")
     };
     rounded_solution(prompt, &equation, "x", &exact, 1)
-        .slip(told(&format!("{side} × {other}({angle}°)")), "wrong-ratio")
-        .slip(told(&format!("{side}/{f}({angle}°)")), "multiplied-for-divided")
-        .slip(told(&format!("{side} × {f}({angle})")), "radians")
+        .slip(told(&format!("{side} × {other}({angle}°)")), slip::WRONG_RATIO)
+        .slip(told(&format!("{side}/{f}({angle}°)")), slip::MULTIPLIED_FOR_DIVIDED)
+        .slip(told(&format!("{side} × {f}({angle})")), slip::RADIANS)
         .near([told(&format!("{exact} + 1"))])
         .way(
-            "label-and-choose",
+            method::LABEL_AND_CHOOSE,
             lines(
                 Lines::default()
                     .say(
@@ -121,7 +126,7 @@ pub(super) fn above(prompt: String, ratio: usize, angle: i64, side: i64) -> Pose
                     .begin(&equation, format!("{} is {asked} over {known}", name_of(f))),
             ),
         )
-        .way("formula", lines(Lines::start(&equation)))
+        .way(method::FORMULA, lines(Lines::start(&equation)))
 }
 
 fn name_of(f: &str) -> &'static str {
@@ -183,11 +188,11 @@ fn below(index: usize, draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
-    .slip(told(&format!("{side} × {f}({angle}°)")), "multiplied-for-divided")
-    .slip(told(&format!("{side}/{other}({angle}°)")), "wrong-ratio")
+    .slip(told(&format!("{side} × {f}({angle}°)")), slip::MULTIPLIED_FOR_DIVIDED)
+    .slip(told(&format!("{side}/{other}({angle}°)")), slip::WRONG_RATIO)
     .near([told(&format!("{exact} + 1")), told(&format!("{exact} + 2"))])
     .way(
-        "label-and-choose",
+        method::LABEL_AND_CHOOSE,
         lines(
             Lines::default()
                 .say(
@@ -197,7 +202,7 @@ fn below(index: usize, draw: &mut Draw) -> Posed {
                 .begin(&equation, format!("{} is {known} over {asked}", name_of(f))),
         ),
     )
-    .way("formula", lines(Lines::start(&equation)))
+    .way(method::FORMULA, lines(Lines::start(&equation)))
     .figure(labelled(ratio, &format!("{side} cm"), "x", angle))
 }
 
@@ -231,9 +236,9 @@ fn which_tool(draw: &mut Draw) -> Posed {
         answer,
         vec![line(&claim)],
     )
-    .slip(other, "pythagoras-for-angle")
+    .slip(other, slip::PYTHAGORAS_FOR_ANGLE)
     .way(
-        "label-and-choose",
+        method::LABEL_AND_CHOOSE,
         Lines::default().work(&claim, why).end(format!("The tool is {answer}.")),
     )
 }

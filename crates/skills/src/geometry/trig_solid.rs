@@ -8,14 +8,18 @@ use crate::kit::*;
 pub struct Solid;
 
 slips! {
-    "face-for-space": "Does your line stay in one face, or does it go through the middle?",
+    FACE_FOR_SPACE = "face-for-space": "Does your line stay in one face, or does it go through the middle?",
         "Takes the diagonal of a face for the diagonal of the box.";
-    "edges-added": "Squares are added, not lengths.",
+    EDGES_ADDED = "edges-added": "Squares are added, not lengths.",
         "Adds the edges.";
-    "edge-for-projection": "What is right below the line, on the floor?",
+    EDGE_FOR_PROJECTION = "edge-for-projection": "What is right below the line, on the floor?",
         "Takes an edge of the base instead of the line's shadow on it.";
-    "whole-for-half": "How far is it from the foot of the height to the middle of a side?",
+    WHOLE_FOR_HALF = "whole-for-half": "How far is it from the foot of the height to the middle of a side?",
         "Takes the whole side where half of it is meant.";
+}
+
+methods! {
+    TWO_TRIANGLES = "two-triangles": "Two right triangles",
 }
 
 impl Skill for Solid {
@@ -31,7 +35,7 @@ impl Skill for Solid {
                 "projection": "the shadow of a line straight down on the base",
                 "slant height": "the height of a side face of a pyramid",
             ],
-            methods: methods!["two-triangles": "Two right triangles"],
+            methods: METHODS,
         }
     }
 
@@ -109,19 +113,22 @@ fn diagonal(index: usize, draw: &mut Draw) -> Posed {
         let (a, b, c, d) = (k * a, k * b, k * c, k * d);
         let typed = format!("sqrt({a}^2 + {b}^2 + {c}^2)");
         return Posed::value(ask(a, b, c), line(&typed), line(&d.to_string()), Form::Any)
-            .slip((a + b + c).to_string(), "edges-added")
+            .slip((a + b + c).to_string(), slip::EDGES_ADDED)
             .near([(d + 1).to_string(), (d * d).to_string(), (d + 2).to_string()])
-            .way("two-triangles", steps(&typed, a, b, c).then(&d.to_string(), "Take the root"))
+            .way(
+                method::TWO_TRIANGLES,
+                steps(&typed, a, b, c).then(&d.to_string(), "Take the root"),
+            )
             .figure(boxed(a, b, c, "cm"));
     }
     let (a, b, c) = (draw.between(3, 20), draw.between(3, 20), draw.between(3, 20));
     let typed = format!("sqrt({a}^2 + {b}^2 + {c}^2)");
     rounded_value(format!("{} Round to 1 decimal place.", ask(a, b, c)), &typed, 1)
-        .slip(told(&format!("sqrt({a}^2 + {b}^2)")), "face-for-space")
-        .slip(told(&format!("{}.0", a + b + c)), "edges-added")
+        .slip(told(&format!("sqrt({a}^2 + {b}^2)")), slip::FACE_FOR_SPACE)
+        .slip(told(&format!("{}.0", a + b + c)), slip::EDGES_ADDED)
         .near([told(&format!("sqrt({a}^2 + {c}^2)")), told(&format!("{typed} + 1"))])
         .way(
-            "two-triangles",
+            method::TWO_TRIANGLES,
             steps(&typed, a, b, c)
                 .round(&told(&typed), "Take the root, and round to 1 decimal place"),
         )
@@ -158,12 +165,12 @@ fn angle(draw: &mut Draw) -> Posed {
     )
     .form(Form::Decimal(1))
     .given("0 < A < π/2")
-    .slip(told(&format!("arctan({c}/{a})")), "edge-for-projection")
-    .slip(told(&format!("arctan({c}/{b})")), "edge-for-projection")
-    .slip(told(&format!("arctan({floor}/{c})")), "face-for-space")
+    .slip(told(&format!("arctan({c}/{a})")), slip::EDGE_FOR_PROJECTION)
+    .slip(told(&format!("arctan({c}/{b})")), slip::EDGE_FOR_PROJECTION)
+    .slip(told(&format!("arctan({floor}/{c})")), slip::FACE_FOR_SPACE)
     .near([told(&format!("arctan({c}/{})", a + b)), told(&format!("({exact} + π/36)"))])
     .way(
-        "two-triangles",
+        method::TWO_TRIANGLES,
         Lines::default()
             .work(&format!("{a}^2 + {b}^2 = {}", a * a + b * b), "The rod's shadow on the floor is the floor's diagonal")
             .begin(&equation, "Tangent is opposite over adjacent: height over shadow")
@@ -189,12 +196,12 @@ fn slant_height(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
-    .slip(told(&format!("sqrt({high}^2 + {side}^2)")), "whole-for-half")
-    .slip(told(&format!("sqrt({high}^2 + 2 × {half}^2)")), "edge-for-projection")
-    .slip(told(&format!("{}.0", high + half)), "edges-added")
+    .slip(told(&format!("sqrt({high}^2 + {side}^2)")), slip::WHOLE_FOR_HALF)
+    .slip(told(&format!("sqrt({high}^2 + 2 × {half}^2)")), slip::EDGE_FOR_PROJECTION)
+    .slip(told(&format!("{}.0", high + half)), slip::EDGES_ADDED)
     .near([told(&format!("{typed} + 1")), told(&format!("{typed} + 2"))])
     .way(
-        "two-triangles",
+        method::TWO_TRIANGLES,
         Lines::default()
             .work(&format!("{side} ÷ 2 = {half}"), "From the foot of the height to the middle of a side")
             .begin(&typed, "Height, half side and slant height make a right triangle")
@@ -219,11 +226,11 @@ fn slope_of_a_face(draw: &mut Draw) -> Posed {
     )
     .form(Form::Decimal(1))
     .given("0 < A < π/2")
-    .slip(told(&format!("arctan({high}/{side})")), "whole-for-half")
-    .slip(told(&format!("arctan({high}/({half} × sqrt(2)))")), "edge-for-projection")
+    .slip(told(&format!("arctan({high}/{side})")), slip::WHOLE_FOR_HALF)
+    .slip(told(&format!("arctan({high}/({half} × sqrt(2)))")), slip::EDGE_FOR_PROJECTION)
     .near([told(&format!("arctan({half}/{high})")), told(&format!("({exact} + π/36)")), told(&format!("({exact} - π/30)"))])
     .way(
-        "two-triangles",
+        method::TWO_TRIANGLES,
         Lines::default()
             .work(&format!("{side} ÷ 2 = {half}"), "From the foot of the height to the middle of a side")
             .begin(&equation, "Tangent is opposite over adjacent")
@@ -249,7 +256,7 @@ fn fits_in(draw: &mut Draw) -> Posed {
         fits,
     )
     .way(
-        "two-triangles",
+        method::TWO_TRIANGLES,
         Lines::default()
             .work(&format!("{a}^2 + {b}^2 + {c}^2 = {square}"), "The square of the longest straight line inside")
             .work(&format!("{rod}^2 {sign} {square}"), "Compare with the square of the rod")

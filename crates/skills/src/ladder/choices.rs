@@ -6,6 +6,7 @@ use algebra::number::{Rational, decimal_places, from_int, to_decimal_text};
 use algebra::solve::{Solutions, solutions};
 use algebra::write::{text, text_line};
 use algebra::{Expr, Line, Options, StepVerdict, compare, read_expr, read_line_with};
+use teaching::ids::SlipId;
 use teaching::problem::{Key, Posed, Wrong, told_rounded};
 use teaching::skill::Skill;
 use teaching::working::Draft;
@@ -41,7 +42,7 @@ fn in_words(posed: &Posed, right: &str) -> Result<Vec<Choice>, NotProved> {
     let mut found = vec![Choice { text: right.into(), right: true, slip: None }];
     for Wrong { text, slip } in &posed.wrong {
         if found.iter().all(|other| other.text != *text) && found.len() <= WRONG {
-            found.push(Choice { text: text.clone(), right: false, slip: slip.map(str::to_owned) });
+            found.push(Choice { text: text.clone(), right: false, slip: *slip });
         }
     }
     // Where only one thing can be wrong, two choices are all there are.
@@ -65,8 +66,7 @@ fn lines(posed: &Posed, answer: &Line) -> Result<Vec<Choice>, NotProved> {
         let Ok(reading) = read_line_with(text, options) else { continue };
         if found.len() <= WRONG && found.iter().all(|(other, _)| differ(other, &reading.line)) {
             let text = text_line(&reading.line);
-            let slip = slip.map(str::to_owned);
-            found.push((reading.line, Choice { text, right: false, slip }));
+            found.push((reading.line, Choice { text, right: false, slip: *slip }));
         }
     }
     if found.len() <= WRONG {
@@ -89,7 +89,7 @@ fn numbers(
     working: &[Draft],
     answer: &Rational,
 ) -> Result<Vec<Choice>, NotProved> {
-    let mut found: Vec<(Rational, String, Option<&'static str>)> = Vec::new();
+    let mut found: Vec<(Rational, String, Option<SlipId>)> = Vec::new();
     let mut add = |value: Rational, shown: String, slip| {
         let new = value != *answer && found.iter().all(|(other, ..)| *other != value);
         if new && found.len() < WRONG {
@@ -125,10 +125,10 @@ fn numbers(
     found.push((answer.clone(), like(answer), None));
     // By size, so that the place of the right one says nothing.
     found.sort_by(|a, b| a.0.cmp(&b.0));
-    let choice = |(value, text, slip): (Rational, String, Option<&'static str>)| Choice {
+    let choice = |(value, text, slip): (Rational, String, Option<SlipId>)| Choice {
         text,
         right: value == *answer,
-        slip: slip.map(str::to_owned),
+        slip,
     };
     Ok(found.into_iter().map(choice).collect())
 }

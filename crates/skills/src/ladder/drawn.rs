@@ -5,6 +5,7 @@ use super::{LadderOrder, MOST_RUNGS, NoLadder, Numbers, Rung, prove};
 use serde::{Deserialize, Serialize};
 use std::sync::Arc;
 use teaching::draw::{Draw, Made};
+use teaching::ids::MethodId;
 use teaching::problem::Posed;
 use teaching::scenario::OwnScenario;
 use teaching::skill::{Skill, Stage};
@@ -27,8 +28,13 @@ pub struct Drawn {
     /// Which attempt it is.
     pub attempt: u32,
     /// The method that is asked for; the usual one when absent.
-    #[serde(default, skip_serializing_if = "Option::is_none")]
-    pub method: Option<String>,
+    #[serde(
+        default,
+        skip_serializing_if = "Option::is_none",
+        deserialize_with = "crate::ids::method_if_any"
+    )]
+    #[schema(value_type = Option<crate::ids::MethodName>)]
+    pub method: Option<MethodId>,
     /// Draws that were replaced, when a number was changed.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub replaced: Vec<Replaced>,
@@ -56,7 +62,7 @@ impl Drawn {
             index: at / turns,
             seed: order.seed,
             attempt: 0,
-            method: order.method.clone(),
+            method: order.method,
             replaced: Vec::new(),
             world: order.world.clone(),
         }
@@ -99,8 +105,8 @@ impl Drawn {
     pub fn proved(&self, posed: &Posed) -> Result<Option<Rung>, NoLadder> {
         let skill = self.skill()?;
         let card = skill.card();
-        let asked = self.method.as_deref().unwrap_or(card.methods[0].id);
-        let fits = |id: &&str| skill.working(posed, id).is_some();
+        let asked = self.method.unwrap_or(card.methods[0].id);
+        let fits = |id: &MethodId| skill.working(posed, *id).is_some();
         let others = card.methods.iter().map(|method| method.id);
         let method = std::iter::once(asked).chain(others).find(fits);
         // An unproved problem never leaves.

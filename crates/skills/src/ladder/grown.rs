@@ -2,6 +2,7 @@
 
 use algebra::{Expr, ExprKind, Function, Line};
 use teaching::figure::Figure;
+use teaching::ids::MethodId;
 use teaching::picture;
 use teaching::problem::Posed;
 use teaching::skill::Skill;
@@ -12,7 +13,7 @@ use teaching::working::{Draft, Working, WorkingLine};
 pub(super) struct Told<'a> {
     pub skill: &'a dyn Skill,
     pub posed: &'a Posed,
-    pub method: &'a str,
+    pub method: MethodId,
     pub working: &'a Working,
 }
 

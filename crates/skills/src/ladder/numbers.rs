@@ -1,6 +1,7 @@
 //! What the numbers of a ladder may be: a problem whose numbers do not fit is drawn again.
 
 use super::{NoLadder, Rung};
+use algebra::Role;
 use serde::{Deserialize, Serialize};
 use teaching::numerals::numbers_of;
 use teaching::working::WorkingLine;
@@ -76,7 +77,7 @@ fn is_by_hand(rung: &Rung) -> bool {
         let digits = number.replace('.', "");
         digits.trim_start_matches('0').trim_end_matches('0').len() <= DIGITS_BY_HAND
     };
-    let is_exact = |line: &WorkingLine| !line.math.contains('≈') && line.role != "rounds";
+    let is_exact = |line: &WorkingLine| !line.math.contains('≈') && line.role != Role::Rounds;
     !rung.answer.text.contains('≈')
         && rung.working.iter().all(is_exact)
         && rung.working.iter().all(|line| numbers_of(&line.math).iter().all(is_short))

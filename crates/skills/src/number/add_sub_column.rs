@@ -8,23 +8,21 @@ use crate::kit::*;
 /// The skill `add-sub.column`.
 pub struct Column;
 
-static SLIPS: &[&dyn Slip] = &[
-    &Named {
-        id: "smaller-from-larger",
-        to_student: "Take the lower digit from the upper one, in that order. Do you need to regroup?",
-        to_teacher: "Takes the smaller digit from the larger in every column, whichever stands above.",
-    },
-    &Named {
-        id: "carry-forgotten",
-        to_student: "A column came to more than nine. Where did the new ten go?",
-        to_teacher: "Forgets to add what was carried.",
-    },
-    &Named {
-        id: "borrow-not-taken",
-        to_student: "You borrowed a ten. Is it gone from its own column?",
-        to_teacher: "Regroups for the ones, but leaves the tens as they were.",
-    },
-];
+slips! {
+    SMALLER_FROM_LARGER = "smaller-from-larger": "Take the lower digit from the upper one, in that order. Do you need to regroup?",
+        "Takes the smaller digit from the larger in every column, whichever stands above.";
+    CARRY_FORGOTTEN = "carry-forgotten": "A column came to more than nine. Where did the new ten go?",
+        "Forgets to add what was carried.";
+    BORROW_NOT_TAKEN = "borrow-not-taken": "You borrowed a ten. Is it gone from its own column?",
+        "Regroups for the ones, but leaves the tens as they were.";
+}
+
+methods! {
+    COLUMN = "column": "Column",
+    BLOCKS = "blocks": "Hundreds, tens and ones",
+    NUMBER_LINE = "number-line": "Jumps on a number line",
+    COMPENSATION = "compensation": "Compensation",
+}
 
 impl Skill for Column {
     fn card(&self) -> Card {
@@ -39,12 +37,7 @@ impl Skill for Column {
                 Term { word: "difference", means: "what a subtraction gives" },
                 Term { word: "carry", means: "take a new ten into the next column" },
             ],
-            methods: &[
-                Method { id: "column", title: "Column" },
-                Method { id: "blocks", title: "Hundreds, tens and ones" },
-                Method { id: "number-line", title: "Jumps on a number line" },
-                Method { id: "compensation", title: "Compensation" },
-            ],
+            methods: METHODS,
         }
     }
 
@@ -175,7 +168,8 @@ fn other_ways(posed: Posed, a: i64, b: i64, sign: char) -> Posed {
     let way: Vec<(&str, i64, &str)> =
         jumps.iter().map(|(jump, at, stop)| (jump.as_str(), *at, stop.as_str())).collect();
     let walked = pictured::jumps((a, &a.to_string()), &way, 1);
-    let posed = posed.way("number-line", line_way).grows("number-line", [(last, walked)]);
+    let posed =
+        posed.way(method::NUMBER_LINE, line_way).grows(method::NUMBER_LINE, [(last, walked)]);
     let blocks = |n: i64| {
         let [o, t, h] = digits(n);
         format!("({} + {} + {o})", 100 * h, 10 * t)
@@ -192,12 +186,13 @@ fn other_ways(posed: Posed, a: i64, b: i64, sign: char) -> Posed {
     let heaped =
         (sign == '+').then(|| (1, pictured::blocks([x[0] + y[0], x[1] + y[1], x[2] + y[2]])));
     let result = (value < 1000).then(|| (by_parts.count() - 1, pictured::blocks(laid(value))));
-    let posed = posed.way("blocks", by_parts).grows("blocks", heaped.into_iter().chain(result));
+    let posed =
+        posed.way(method::BLOCKS, by_parts).grows(method::BLOCKS, heaped.into_iter().chain(result));
     if more == 0 {
         return posed;
     }
     posed.way(
-        "compensation",
+        method::COMPENSATION,
         Lines::start(&format!("{a} {sign} {b}"))
             .then(
                 &format!("{a} {sign} {up} {back} {more}"),
@@ -222,21 +217,21 @@ fn smaller_from_larger(a: i64, b: i64) -> i64 {
 fn addition(prompt: String, a: i64, b: i64) -> Posed {
     let posed =
         Posed::value(prompt, line(&format!("{a} + {b}")), line(&(a + b).to_string()), Form::Any)
-            .slip(without_carries(a, b).to_string(), "carry-forgotten")
+            .slip(without_carries(a, b).to_string(), slip::CARRY_FORGOTTEN)
             .near([(a + b + 10).to_string(), (a + b - 100).to_string(), (a + b + 1).to_string()])
-            .way("column", added(a, b))
-            .grows("column", columns(a, b, "+"));
+            .way(method::COLUMN, added(a, b))
+            .grows(method::COLUMN, columns(a, b, "+"));
     other_ways(posed, a, b, '+')
 }
 
 fn subtraction(prompt: String, a: i64, b: i64) -> Posed {
     let posed =
         Posed::value(prompt, line(&format!("{a} - {b}")), line(&(a - b).to_string()), Form::Any)
-            .slip(smaller_from_larger(a, b).to_string(), "smaller-from-larger")
-            .slip((a - b + 10).to_string(), "borrow-not-taken")
+            .slip(smaller_from_larger(a, b).to_string(), slip::SMALLER_FROM_LARGER)
+            .slip((a - b + 10).to_string(), slip::BORROW_NOT_TAKEN)
             .near([(a - b - 1).to_string(), (a - b + 100).to_string()])
-            .way("column", subtracted(a, b))
-            .grows("column", columns(a, b, "-"));
+            .way(method::COLUMN, subtracted(a, b))
+            .grows(method::COLUMN, columns(a, b, "-"));
     other_ways(posed, a, b, '-')
 }
 
@@ -263,10 +258,10 @@ fn missing(index: usize, draw: &mut Draw) -> Posed {
         "n",
         from_int(b),
     )
-    .slip(smaller_from_larger(sum, a).to_string(), "smaller-from-larger")
+    .slip(smaller_from_larger(sum, a).to_string(), slip::SMALLER_FROM_LARGER)
     .near([(sum + a).to_string()])
     .way(
-        "column",
+        method::COLUMN,
         Lines::start(&equation)
             .then(&inverse, format!("What is added to {a}? Take {a} away from {sum}"))
             .then(&format!("n = {b}"), "Work it out in columns"),
@@ -283,7 +278,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
             tex(&format!("{a} + {b} = {wrong}"))
         );
         let lines = vec![line(&format!("{a} + {b}")), line(&wrong.to_string())];
-        addition(prompt, a, b).flawed(name, lines, 1, "carry-forgotten")
+        addition(prompt, a, b).flawed(name, lines, 1, slip::CARRY_FORGOTTEN)
     } else {
         let (sum, wrong) = (a + b, smaller_from_larger(a + b, b));
         let prompt = format!(
@@ -291,7 +286,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
             tex(&format!("{sum} - {b} = {wrong}"))
         );
         let lines = vec![line(&format!("{sum} - {b}")), line(&wrong.to_string())];
-        subtraction(prompt, sum, b).flawed(name, lines, 1, "smaller-from-larger")
+        subtraction(prompt, sum, b).flawed(name, lines, 1, slip::SMALLER_FROM_LARGER)
     }
 }
 
@@ -332,11 +327,11 @@ fn story(draw: &mut Draw) -> Posed {
     let (prompt, sentence, unit) = own.unwrap_or_else(|| bees(draw));
     let sum = format!("{a} + {b} - {c}");
     Posed::value(prompt, line(&sum), line(&left.to_string()), Form::Any)
-        .slip((without_carries(a, b) - c).abs().to_string(), "carry-forgotten")
-        .slip(smaller_from_larger(a + b, c).to_string(), "smaller-from-larger")
+        .slip((without_carries(a, b) - c).abs().to_string(), slip::CARRY_FORGOTTEN)
+        .slip(smaller_from_larger(a + b, c).to_string(), slip::SMALLER_FROM_LARGER)
         .near([(a + b + c).to_string(), (left + 10).to_string()])
         .way(
-            "column",
+            method::COLUMN,
             Lines::start(&sum)
                 .then(&format!("{} - {c}", a + b), "First add what comes together")
                 .then(&left.to_string(), "Then take away what goes"),

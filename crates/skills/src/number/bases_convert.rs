@@ -9,12 +9,18 @@ use crate::kit::*;
 pub struct Convert;
 
 slips! {
-    "read-from-wrong-end": "Which end of the numeral is worth one?",
+    READ_FROM_WRONG_END = "read-from-wrong-end": "Which end of the numeral is worth one?",
         "Gives the places their worth from the wrong end, or reads the remainders downwards.";
-    "place-skipped": "Write the worth of every place above it, also above the zeros.",
+    PLACE_SKIPPED = "place-skipped": "Write the worth of every place above it, also above the zeros.",
         "Leaves out the places that hold a zero.";
-    "tens-for-base": "What is the place worth in this base?",
+    TENS_FOR_BASE = "tens-for-base": "What is the place worth in this base?",
         "Reads the numeral as if it were written in base ten.";
+}
+
+methods! {
+    PLACE_VALUE_COLUMNS = "place-value-columns": "Place-value columns",
+    REPEATED_DIVISION = "repeated-division": "Repeated division",
+    LARGEST_POWER = "largest-power": "Largest power first",
 }
 
 impl Skill for Convert {
@@ -30,11 +36,7 @@ impl Skill for Convert {
                 "binary": "in base two, with the digits 0 and 1",
                 "hexadecimal": "in base sixteen, with the digits 0 to 9 and A to F",
             ],
-            methods: methods![
-                "place-value-columns": "Place-value columns",
-                "repeated-division": "Repeated division",
-                "largest-power": "Largest power first",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -126,13 +128,13 @@ fn to_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
         line(&n.to_string()),
         Form::Any,
     )
-    .slip(reversed(n, base).to_string(), "read-from-wrong-end")
+    .slip(reversed(n, base).to_string(), slip::READ_FROM_WRONG_END)
     .near([(n + 1).to_string(), (n * base).to_string(), (n - 2).to_string()]);
     if base == 2 {
         let ones: Vec<i64> = (0..10).rev().map(|k| 1 << k).filter(|worth| n & worth != 0).collect();
         let sum = ones.iter().map(i64::to_string).collect::<Vec<_>>().join(" + ");
         posed = posed.way(
-            "largest-power",
+            method::LARGEST_POWER,
             Lines::start(&typed)
                 .then(&sum, "Add the worth of every place with a 1")
                 .then(&n.to_string(), "Work it out"),
@@ -140,12 +142,12 @@ fn to_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
     }
     posed
         .way(
-            "place-value-columns",
+            method::PLACE_VALUE_COLUMNS,
             Lines::start(&typed)
                 .then(&columns(n, base), "Write what each place is worth")
                 .then(&n.to_string(), "Add them up"),
         )
-        .grows("place-value-columns", [(1, places(n, base))])
+        .grows(method::PLACE_VALUE_COLUMNS, [(1, places(n, base))])
 }
 
 /// What each place is worth, with the digit that stands there.
@@ -173,11 +175,11 @@ fn written_out(posed: Posed, n: i64, base: i64) -> Posed {
     }
     posed
         .way(
-            "repeated-division",
+            method::REPEATED_DIVISION,
             division.then(&answer, "Read the remainders from the last to the first"),
         )
         .way(
-            "largest-power",
+            method::LARGEST_POWER,
             Lines::start(&n.to_string())
                 .then(
                     &columns(n, base),
@@ -186,12 +188,12 @@ fn written_out(posed: Posed, n: i64, base: i64) -> Posed {
                 .then(&answer, "Write the digits"),
         )
         .way(
-            "place-value-columns",
+            method::PLACE_VALUE_COLUMNS,
             Lines::start(&n.to_string())
                 .then(&columns(n, base), "Fill the columns from the left")
                 .then(&answer, "Write the digits"),
         )
-        .grows("place-value-columns", [(1, places(n, base))])
+        .grows(method::PLACE_VALUE_COLUMNS, [(1, places(n, base))])
 }
 
 fn from_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
@@ -202,7 +204,7 @@ fn from_decimal(limit: i64, base: i64, draw: &mut Draw) -> Posed {
         line(&written(n, base)),
         Form::Any,
     )
-    .slip(written(reversed(n, base).max(1), base), "read-from-wrong-end")
+    .slip(written(reversed(n, base).max(1), base), slip::READ_FROM_WRONG_END)
     .near([written(n + 1, base), written(n + base, base), written(n - 1, base)]);
     written_out(posed, n, base)
 }
@@ -221,7 +223,7 @@ fn larger(draw: &mut Draw) -> Posed {
     )
     .near([wrong])
     .way(
-        "place-value-columns",
+        method::PLACE_VALUE_COLUMNS,
         Lines::default()
             .work(&format!("{bits} = {n}"), "Write both in one base")
             .work(&claim, "Compare")
@@ -249,9 +251,9 @@ fn missing_bit(draw: &mut Draw) -> Posed {
         bit.to_string(),
         vec![line(&claim)],
     )
-    .slip((1 - bit).to_string(), "place-skipped")
+    .slip((1 - bit).to_string(), slip::PLACE_SKIPPED)
     .way(
-        "place-value-columns",
+        method::PLACE_VALUE_COLUMNS,
         Lines::default()
             .work(
                 &format!("{n} - {rest} = {}", n - rest),
@@ -288,7 +290,7 @@ fn story(draw: &mut Draw) -> Posed {
         ),
     };
     let posed = Posed::value(prompt, line(&n.to_string()), line(&written(n, 2)), Form::Any)
-        .slip(written(reversed(n, 2).max(1), 2), "read-from-wrong-end")
+        .slip(written(reversed(n, 2).max(1), 2), slip::READ_FROM_WRONG_END)
         .near([written(n + 1, 2), written(n - 1, 2), written(n + 3, 2)]);
     written_out(posed, n, 2).answered(sentence, unit)
 }

@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct BinaryAdd;
 
 slips! {
-    "two-written": "Which digits are there in binary? What does one and one make?",
+    TWO_WRITTEN = "two-written": "Which digits are there in binary? What does one and one make?",
         "Writes 2 where one and one make 10.";
-    "binary-carry-lost": "One and one is two: write 0. Where does the other 1 go?",
+    BINARY_CARRY_LOST = "binary-carry-lost": "One and one is two: write 0. Where does the other 1 go?",
         "Writes 0 for one and one, and forgets to carry.";
-    "overflow-kept": "How many places are there to keep it in?",
+    OVERFLOW_KEPT = "overflow-kept": "How many places are there to keep it in?",
         "Keeps a ninth bit where only eight fit.";
+}
+
+methods! {
+    CARRY_TABLE = "carry-table": "Carry table, right to left",
+    BY_DECIMAL = "by-decimal": "Check in base ten",
 }
 
 impl Skill for BinaryAdd {
@@ -30,7 +35,7 @@ impl Skill for BinaryAdd {
                 "carry": "what goes into the next place",
                 "overflow": "a result that needs more bits than there are",
             ],
-            methods: methods!["carry-table": "Carry table, right to left", "by-decimal": "Check in base ten"],
+            methods: METHODS,
         }
     }
 
@@ -112,12 +117,12 @@ fn addition(prompt: String, a: i64, b: i64) -> Posed {
     let typed = format!("{} + {}", binary(a), binary(b));
     let sum = a + b;
     Posed::value(prompt, line(&typed), line(&binary(sum)), Form::Any)
-        .slip(binary((a ^ b).max(1)), "binary-carry-lost")
+        .slip(binary((a ^ b).max(1)), slip::BINARY_CARRY_LOST)
         .near([binary(sum + 1), binary(a | b), binary(sum + 2), binary((sum - 1).max(1))])
-        .way("carry-table", table(a, b).then(&binary(sum), "Read the bits"))
-        .grows("carry-table", columns(a, b))
+        .way(method::CARRY_TABLE, table(a, b).then(&binary(sum), "Read the bits"))
+        .grows(method::CARRY_TABLE, columns(a, b))
         .way(
-            "by-decimal",
+            method::BY_DECIMAL,
             Lines::start(&typed)
                 .then(&format!("{a} + {b}"), "Write both in base ten")
                 .then(&sum.to_string(), "Add")
@@ -160,7 +165,12 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         "{name} wrote {}. Find the slip. What is the sum really?",
         tex(&format!("{typed} = {wrong}"))
     );
-    addition(prompt, a, b).flawed(name, vec![line(&typed), line(&wrong)], 1, "binary-carry-lost")
+    addition(prompt, a, b).flawed(
+        name,
+        vec![line(&typed), line(&wrong)],
+        1,
+        slip::BINARY_CARRY_LOST,
+    )
 }
 
 fn missing(draw: &mut Draw) -> Posed {
@@ -172,14 +182,14 @@ fn missing(draw: &mut Draw) -> Posed {
         "n",
         line(&format!("n = {}", binary(b))),
     )
-    .slip(format!("n = {}", binary((2 * a + b).max(1))), "two-written")
+    .slip(format!("n = {}", binary((2 * a + b).max(1))), slip::TWO_WRITTEN)
     .near([
         format!("n = {}", binary(b + 1)),
         format!("n = {}", binary(b + 2)),
         format!("n = {}", binary((b - 1).max(1))),
     ])
     .way(
-        "by-decimal",
+        method::BY_DECIMAL,
         Lines::start(&equation)
             .then(&format!("{a} + n = {}", a + b), "Write both in base ten")
             .then(&format!("n = {b}"), format!("Subtract {a} from both sides"))
@@ -207,11 +217,11 @@ fn overflow(draw: &mut Draw) -> Posed {
         line(&binary(left)),
         Form::Any,
     )
-    .slip(sum.clone(), "overflow-kept")
-    .slip(binary((a ^ b).max(1)), "binary-carry-lost")
+    .slip(sum.clone(), slip::OVERFLOW_KEPT)
+    .slip(binary((a ^ b).max(1)), slip::BINARY_CARRY_LOST)
     .near([binary(left + 1), binary(left + 2), binary(255)])
     .way(
-        "carry-table",
+        method::CARRY_TABLE,
         Lines::start(&typed)
             .then(&format!("{sum} - {}", binary(256)), "Add with carries: the result has nine bits")
             .then(&binary(left), "The ninth bit, worth 256, is lost"),

@@ -8,23 +8,20 @@ use crate::kit::*;
 /// The skill `integers.add-subtract`.
 pub struct AddSubtract;
 
-static SLIPS: &[&dyn Slip] = &[
-    &Named {
-        id: "sizes-added",
-        to_student: "Do the two numbers pull the same way on the line, or against each other?",
-        to_teacher: "Adds the sizes and keeps one of the signs.",
-    },
-    &Named {
-        id: "sign-of-smaller",
-        to_student: "Which number is further from zero? Its sign wins.",
-        to_teacher: "Finds the difference of the sizes, but gives it the sign of the smaller one.",
-    },
-    &Named {
-        id: "minus-minus-as-minus",
-        to_student: "What does taking away a debt do to what you have?",
-        to_teacher: "Subtracts where a negative number is taken away.",
-    },
-];
+slips! {
+    SIZES_ADDED = "sizes-added": "Do the two numbers pull the same way on the line, or against each other?",
+        "Adds the sizes and keeps one of the signs.";
+    SIGN_OF_SMALLER = "sign-of-smaller": "Which number is further from zero? Its sign wins.",
+        "Finds the difference of the sizes, but gives it the sign of the smaller one.";
+    MINUS_MINUS_AS_MINUS = "minus-minus-as-minus": "What does taking away a debt do to what you have?",
+        "Subtracts where a negative number is taken away.";
+}
+
+methods! {
+    ADD_THE_OPPOSITE = "add-the-opposite": "Add the opposite",
+    NUMBER_LINE = "number-line": "Number line",
+    ZERO_PAIRS = "zero-pairs": "Zero pairs",
+}
 
 impl Skill for AddSubtract {
     fn card(&self) -> Card {
@@ -39,11 +36,7 @@ impl Skill for AddSubtract {
                 Term { word: "opposite", means: "the number as far from zero on the other side" },
                 Term { word: "zero pair", means: "one and minus one, which together make zero" },
             ],
-            methods: &[
-                Method { id: "add-the-opposite", title: "Add the opposite" },
-                Method { id: "number-line", title: "Number line" },
-                Method { id: "zero-pairs", title: "Zero pairs" },
-            ],
+            methods: METHODS,
         }
     }
 
@@ -84,9 +77,9 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
     let steps = if c.abs() == 1 { "1 step".to_owned() } else { format!("{} steps", c.abs()) };
     let turn = if minus && b < 0 { ", because a negative is taken away" } else { "" };
     let mut posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .way("add-the-opposite", opposite.then(&value.to_string(), "Work it out"))
+        .way(method::ADD_THE_OPPOSITE, opposite.then(&value.to_string(), "Work it out"))
         .way(
-            "number-line",
+            method::NUMBER_LINE,
             Lines::start(&typed).then(
                 &value.to_string(),
                 format!("Start at {a} and go {steps} to the {way}{turn}"),
@@ -96,7 +89,7 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
     // Marks that touch are one to the eye.
     if (a - value).abs() * 12 >= high - low {
         posed = posed.grows(
-            "number-line",
+            method::NUMBER_LINE,
             [
                 (0, pictured::number_line(low, high, &[a])),
                 (1, pictured::number_line(low, high, &[a, value])),
@@ -108,7 +101,7 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
         let (large, small) = if a.abs() >= c.abs() { (a, c) } else { (c, a) };
         let rest = large + small;
         posed = posed.way(
-            "zero-pairs",
+            method::ZERO_PAIRS,
             Lines::start(&typed)
                 .then(
                     &format!("({rest} + {}) + {}", bracketed(-small), bracketed(small)),
@@ -117,7 +110,7 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
                 .then(&value.to_string(), "The pairs make zero and go"),
         );
         posed = posed.grows(
-            "zero-pairs",
+            method::ZERO_PAIRS,
             [
                 (0, pictured::counters(a, c, 0)),
                 (1, pictured::counters(a, c, pairs)),
@@ -127,10 +120,10 @@ fn worked(prompt: String, a: i64, b: i64, minus: bool) -> Posed {
     }
     let sizes = a.abs() + c.abs();
     posed = posed
-        .slip((if a < 0 { -sizes } else { sizes }).to_string(), "sizes-added")
-        .slip((-value).to_string(), "sign-of-smaller");
+        .slip((if a < 0 { -sizes } else { sizes }).to_string(), slip::SIZES_ADDED)
+        .slip((-value).to_string(), slip::SIGN_OF_SMALLER);
     if minus && b < 0 {
-        posed = posed.slip((a + b).to_string(), "minus-minus-as-minus");
+        posed = posed.slip((a + b).to_string(), slip::MINUS_MINUS_AS_MINUS);
     }
     posed.near([(value + 1).to_string(), (a - c).to_string(), (value - 2).to_string()])
 }
@@ -177,7 +170,7 @@ fn true_or_false(draw: &mut Draw) -> Posed {
         format!("It is false: it is {value}, not {told}.")
     };
     Posed::claim(format!("True or false? {} Say why.", tex(&claim)), line(&claim), is_true).way(
-        "number-line",
+        method::NUMBER_LINE,
         Lines::default().work(&format!("{typed} = {value}"), "Walk it on the number line").end(end),
     )
 }
@@ -199,9 +192,9 @@ fn missing(draw: &mut Draw) -> Posed {
         from_int(b),
     )
     .near([(sum + a).to_string()])
-    .slip((-b).to_string(), "sign-of-smaller")
+    .slip((-b).to_string(), slip::SIGN_OF_SMALLER)
     .way(
-        "add-the-opposite",
+        method::ADD_THE_OPPOSITE,
         Lines::start(&equation).then(&undo, reason).then(&format!("n = {b}"), "Work it out"),
     )
 }
@@ -216,7 +209,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         "{name} wrote {}. Which step breaks, and what is it really?",
         tex(&format!("{typed} = {wrong} = {}", a - b))
     );
-    worked(prompt, a, -b, true).flawed(name, lines, 1, "minus-minus-as-minus")
+    worked(prompt, a, -b, true).flawed(name, lines, 1, slip::MINUS_MINUS_AS_MINUS)
 }
 
 fn several(draw: &mut Draw) -> Posed {
@@ -229,11 +222,11 @@ fn several(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((a + b + c).to_string(), "minus-minus-as-minus")
-    .slip((a.abs() + b.abs() + c.abs()).to_string(), "sizes-added")
+    .slip((a + b + c).to_string(), slip::MINUS_MINUS_AS_MINUS)
+    .slip((a.abs() + b.abs() + c.abs()).to_string(), slip::SIZES_ADDED)
     .near([(a - b - c).to_string(), (value + 1).to_string(), (value - 1).to_string()])
     .way(
-        "add-the-opposite",
+        method::ADD_THE_OPPOSITE,
         Lines::start(&typed)
             .then(
                 &format!("{a} - {} + {}", -b, -c),
@@ -276,11 +269,11 @@ fn story(draw: &mut Draw) -> Posed {
     };
     let typed = format!("{start} + {up} - {down}");
     Posed::value(prompt, line(&typed), line(&end.to_string()), Form::Any)
-        .slip((start.abs() + up - down).to_string(), "sizes-added")
-        .slip((-end).to_string(), "sign-of-smaller")
+        .slip((start.abs() + up - down).to_string(), slip::SIZES_ADDED)
+        .slip((-end).to_string(), slip::SIGN_OF_SMALLER)
         .near([(start - up + down).to_string(), (end + 1).to_string(), (end - 2).to_string()])
         .way(
-            "number-line",
+            method::NUMBER_LINE,
             Lines::start(&typed)
                 .then(&format!("{} - {down}", start + up), format!("Go {up} up"))
                 .then(&end.to_string(), format!("Then {down} down")),

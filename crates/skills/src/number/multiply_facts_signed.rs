@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct FactsSigned;
 
 slips! {
-    "two-negatives-negative": "Turn round twice on the line. Which way do you face?",
+    TWO_NEGATIVES_NEGATIVE = "two-negatives-negative": "Turn round twice on the line. Which way do you face?",
         "Gives the product of two negatives a minus sign.";
-    "sign-lost": "Count the negative factors. Is their number odd or even?",
+    SIGN_LOST = "sign-lost": "Count the negative factors. Is their number odd or even?",
         "Multiplies the sizes and forgets the sign.";
-    "added-for-multiplied": "This asks for so many times as much, not for so much more.",
+    ADDED_FOR_MULTIPLIED = "added-for-multiplied": "This asks for so many times as much, not for so much more.",
         "Adds the two numbers.";
+}
+
+methods! {
+    SIGN_RULE = "sign-rule": "Sign rule",
+    REPEATED_ADDITION = "repeated-addition": "Repeated addition",
 }
 
 impl Skill for FactsSigned {
@@ -30,7 +35,7 @@ impl Skill for FactsSigned {
                 "factor": "a number that is multiplied",
                 "sign rule": "an even number of negative factors gives plus, an odd number gives minus",
             ],
-            methods: methods!["sign-rule": "Sign rule", "repeated-addition": "Repeated addition"],
+            methods: METHODS,
         }
     }
 
@@ -60,12 +65,12 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
     let mut posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
         .slip(
             (-value).to_string(),
-            if a < 0 && b < 0 { "two-negatives-negative" } else { "sign-lost" },
+            if a < 0 && b < 0 { slip::TWO_NEGATIVES_NEGATIVE } else { slip::SIGN_LOST },
         )
-        .slip((a + b).to_string(), "added-for-multiplied")
+        .slip((a + b).to_string(), slip::ADDED_FOR_MULTIPLIED)
         .near([(value + a).to_string(), (value - b).to_string()])
         .way(
-            "sign-rule",
+            method::SIGN_RULE,
             Lines::start(&typed).then(&sizes, signs).then(
                 &value.to_string(),
                 format!("{} times {} is {}", a.abs(), b.abs(), value.abs()),
@@ -74,15 +79,16 @@ fn product(prompt: String, a: i64, b: i64) -> Posed {
     if (2..=6).contains(&a) {
         let sum = vec![bracketed(b); usize::try_from(a).unwrap_or(1)].join(" + ");
         posed = posed.way(
-            "repeated-addition",
+            method::REPEATED_ADDITION,
             Lines::start(&typed)
                 .then(&sum, format!("{a} jumps of {b} on the number line"))
                 .then(&value.to_string(), "Add them up"),
         );
         if b > 0 && b <= 12 {
-            posed = posed.grows("repeated-addition", [(0, pictured::array(a, b))]);
+            posed = posed.grows(method::REPEATED_ADDITION, [(0, pictured::array(a, b))]);
         }
-        posed = posed.grows("repeated-addition", [(1, walked(a, b, a)), (2, walked(a, b, a))]);
+        posed =
+            posed.grows(method::REPEATED_ADDITION, [(1, walked(a, b, a)), (2, walked(a, b, a))]);
     }
     posed
 }
@@ -118,7 +124,7 @@ fn which_sign(draw: &mut Draw) -> Posed {
     } else {
         ("negative", "positive", '<')
     };
-    let slip = if negatives == 2 { "two-negatives-negative" } else { "sign-lost" };
+    let slip = if negatives == 2 { slip::TWO_NEGATIVES_NEGATIVE } else { slip::SIGN_LOST };
     let many = match negatives {
         0 => "No factor is negative".to_owned(),
         1 => "One factor is negative".to_owned(),
@@ -131,7 +137,7 @@ fn which_sign(draw: &mut Draw) -> Posed {
     )
     .slip(other, slip)
     .way(
-        "sign-rule",
+        method::SIGN_RULE,
         Lines::default()
             .work(&format!("{typed} {sign} 0"), many)
             .end(format!("The product is {word}.")),
@@ -148,10 +154,10 @@ fn missing(draw: &mut Draw) -> Posed {
         "n",
         from_int(b),
     )
-    .slip((-b).to_string(), "sign-lost")
-    .slip((value - a).to_string(), "added-for-multiplied")
+    .slip((-b).to_string(), slip::SIGN_LOST)
+    .slip((value - a).to_string(), slip::ADDED_FOR_MULTIPLIED)
     .way(
-        "sign-rule",
+        method::SIGN_RULE,
         Lines::start(&equation)
             .then(&format!("n = {value} ÷ {}", bracketed(a)), format!("Divide both sides by {a}"))
             .then(&format!("n = {b}"), "Like signs give plus, unlike signs give minus"),

@@ -7,23 +7,19 @@ use crate::kit::*;
 /// The skill `number.of-the-day`.
 pub struct NumberOfTheDay;
 
-static SLIPS: &[&dyn Slip] = &[
-    &Named {
-        id: "ten-as-one",
-        to_student: "One more changes the ones. Ten more changes the tens.",
-        to_teacher: "Changes the ones where the tens should change, or the other way round.",
-    },
-    &Named {
-        id: "odd-for-even",
-        to_student: "Put the things in pairs. Is one left over?",
-        to_teacher: "Takes odd for even: looks at the tens digit, or mixes up the words.",
-    },
-    &Named {
-        id: "digits-swapped",
-        to_student: "Which digit tells how many tens there are?",
-        to_teacher: "Swaps the tens digit and the ones digit.",
-    },
-];
+slips! {
+    TEN_AS_ONE = "ten-as-one": "One more changes the ones. Ten more changes the tens.",
+        "Changes the ones where the tens should change, or the other way round.";
+    ODD_FOR_EVEN = "odd-for-even": "Put the things in pairs. Is one left over?",
+        "Takes odd for even: looks at the tens digit, or mixes up the words.";
+    DIGITS_SWAPPED = "digits-swapped": "Which digit tells how many tens there are?",
+        "Swaps the tens digit and the ones digit.";
+}
+
+methods! {
+    PAIRING = "pairing": "Pairing",
+    COUNTING = "counting": "Counting in steps",
+}
 
 impl Skill for NumberOfTheDay {
     fn card(&self) -> Card {
@@ -38,10 +34,7 @@ impl Skill for NumberOfTheDay {
                 Term { word: "odd", means: "one is left over when it is put into pairs" },
                 Term { word: "tens digit", means: "the digit that tells how many tens there are" },
             ],
-            methods: &[
-                Method { id: "pairing", title: "Pairing" },
-                Method { id: "counting", title: "Counting in steps" },
-            ],
+            methods: METHODS,
         }
     }
 
@@ -72,17 +65,17 @@ fn odd_or_even(draw: &mut Draw) -> Posed {
     let last =
         if is_even { format!("{half} × 2 = {n}") } else { format!("{half} × 2 + 1 = {n}") };
     Posed::shown(format!("Is {n} odd or even?"), word, vec![line(&claim)])
-        .grows("pairing", [(0, pictured::dots(2, half + n % 2, n))])
-        .grows("counting", [(0, Figure::Tally { count: n.unsigned_abs() as u32 })])
-        .slip(other, "odd-for-even")
+        .grows(method::PAIRING, [(0, pictured::dots(2, half + n % 2, n))])
+        .grows(method::COUNTING, [(0, Figure::Tally { count: n.unsigned_abs() as u32 })])
+        .slip(other, slip::ODD_FOR_EVEN)
         .way(
-            "pairing",
+            method::PAIRING,
             Lines::default()
                 .work(&claim, format!("Make pairs: {half} of them. {left}"))
                 .end(format!("{n} is {word}.")),
         )
         .way(
-            "counting",
+            method::COUNTING,
             Lines::default()
                 .work(&last, format!("Count in twos. {left}"))
                 .end(format!("{n} is {word}.")),
@@ -104,11 +97,11 @@ fn more_or_less(index: usize, draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
-    .slip((n + 11 * signed.signum() - signed).to_string(), "ten-as-one")
+    .slip((n + 11 * signed.signum() - signed).to_string(), slip::TEN_AS_ONE)
     .near([(n - signed).to_string(), (value + signed).to_string()])
-    .way("counting", Lines::start(&sum).then(&value.to_string(), part))
+    .way(method::COUNTING, Lines::start(&sum).then(&value.to_string(), part))
     .grows(
-        "counting",
+        method::COUNTING,
         [(0, pictured::hundred_square(&[n])), (1, pictured::hundred_square(&[n, value]))],
     )
 }
@@ -128,13 +121,13 @@ fn tens_and_ones(draw: &mut Draw) -> Posed {
         vec![line(&claim)],
     );
     if tens != ones {
-        posed = posed.slip(say(ones, tens), "digits-swapped");
+        posed = posed.slip(say(ones, tens), slip::DIGITS_SWAPPED);
     }
     posed
         .near([say(tens + 1, ones), say(tens, ones - 1)])
-        .grows("counting", [(0, pictured::blocks([0, tens, ones]))])
+        .grows(method::COUNTING, [(0, pictured::blocks([0, tens, ones]))])
         .way(
-            "counting",
+            method::COUNTING,
             Lines::default()
                 .work(&claim, "Count the tens first, then the ones")
                 .end(format!("{n} is {}.", say(tens, ones))),
@@ -161,15 +154,15 @@ fn riddle(draw: &mut Draw) -> Posed {
         line(&n.to_string()),
         Form::Any,
     )
-    .slip((10 * ones + tens).to_string(), "digits-swapped")
+    .slip((10 * ones + tens).to_string(), slip::DIGITS_SWAPPED)
     .near([(n + 10).to_string(), (n + 1).to_string(), (n - 1).to_string()])
     .way(
-        "counting",
+        method::COUNTING,
         Lines::start(&sum)
             .then(&format!("{} + {ones}", 10 * tens), "The tens first, then the ones digit")
             .then(&n.to_string(), "Put them together"),
     )
-    .grows("counting", [(1, pictured::blocks([0, tens, ones]))])
+    .grows(method::COUNTING, [(1, pictured::blocks([0, tens, ones]))])
 }
 
 /// A day of a month: a weekday counted from its first one.
@@ -203,12 +196,12 @@ fn day(draw: &mut Draw) -> Posed {
     .near([value + 7, value - 7, start + weeks + 1, value + 1].map(|day| day.to_string()))
     .figure(sheet(&[]))
     .way(
-        "counting",
+        method::COUNTING,
         Lines::start(&sum)
             .then(&format!("{start} + {}", 7 * weeks), format!("The first {meets} is {}; a week is 7 days", on(start)))
             .then(&value.to_string(), "Go down one row of the calendar for each week"),
     )
-    .grows("counting", [(1, sheet(&steps[..1])), (2, sheet(&steps))])
+    .grows(method::COUNTING, [(1, sheet(&steps[..1])), (2, sheet(&steps))])
 }
 
 fn coins(draw: &mut Draw) -> Posed {
@@ -246,8 +239,8 @@ fn coins(draw: &mut Draw) -> Posed {
         ways.iter().map(|way| line(&sum(way))).collect(),
     )
     .near([count + 1, count + 2, count - 1].iter().map(|n| format!("{n} {}", if *n == 1 { "way" } else { "ways" })))
-    .grows("counting", ways.iter().map(laid).enumerate())
-    .way("counting", lines.end(format!("{name} can do it in {answer}.")))
+    .grows(method::COUNTING, ways.iter().map(laid).enumerate())
+    .way(method::COUNTING, lines.end(format!("{name} can do it in {answer}.")))
 }
 
 fn two_parts(draw: &mut Draw) -> Posed {
@@ -271,7 +264,7 @@ fn two_parts(draw: &mut Draw) -> Posed {
     )
     .near([(n + a).to_string()])
     .way(
-        "counting",
+        method::COUNTING,
         Lines::start(&equation)
             .then(
                 &format!("n = {n} - {a}"),
@@ -281,7 +274,7 @@ fn two_parts(draw: &mut Draw) -> Posed {
             .end(format!("{b} {things} are {second}.")),
     )
     .grows(
-        "counting",
+        method::COUNTING,
         [
             (1, pictured::jumps((a, &a.to_string()), &[("?", n, &n.to_string())], 1)),
             (2, pictured::jumps((a, &a.to_string()), &[(&format!("+{b}"), n, &n.to_string())], 1)),

@@ -9,12 +9,18 @@ use crate::kit::*;
 pub struct Classify;
 
 slips! {
-    "root-always-irrational": "Is the number under the root a square?",
+    ROOT_ALWAYS_IRRATIONAL = "root-always-irrational": "Is the number under the root a square?",
         "Calls every root irrational, such as the root of 49.";
-    "fraction-for-pi": "22/7 is near π. Is it π?",
+    FRACTION_FOR_PI = "fraction-for-pi": "22/7 is near π. Is it π?",
         "Takes 22/7 or 3.14 for π itself.";
-    "repeating-as-irrational": "A decimal that repeats is a fraction. Which one?",
+    REPEATING_AS_IRRATIONAL = "repeating-as-irrational": "A decimal that repeats is a fraction. Which one?",
         "Takes a decimal that goes on for ever for irrational, although it repeats.";
+}
+
+methods! {
+    AS_A_QUOTIENT = "as-a-quotient": "As a quotient",
+    DECIMAL = "decimal": "Does the decimal end or repeat?",
+    SIMPLIFY_FIRST = "simplify-first": "Simplify the root first",
 }
 
 impl Skill for Classify {
@@ -30,11 +36,7 @@ impl Skill for Classify {
                 "irrational": "a real number that is no such quotient",
                 "repeating decimal": "a decimal in which some digits come again for ever",
             ],
-            methods: methods![
-                "as-a-quotient": "As a quotient",
-                "decimal": "Does the decimal end or repeat?",
-                "simplify-first": "Simplify the root first",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -72,14 +74,14 @@ fn classified(prompt: String, n: i64) -> Posed {
     if rest == 1 {
         let claim = format!("sqrt({n}) = {outside}");
         return Posed::shown(prompt, "rational", vec![line(&claim)])
-            .slip("irrational", "root-always-irrational")
+            .slip("irrational", slip::ROOT_ALWAYS_IRRATIONAL)
             .way(
-                "simplify-first",
+                method::SIMPLIFY_FIRST,
                 Lines::default()
                     .work(&claim, format!("{n} is the square of {outside}"))
                     .end(format!("It is rational: {outside}.")),
             )
-            .grows("simplify-first", [(1, sorted(&[&root], &[]))]);
+            .grows(method::SIMPLIFY_FIRST, [(1, sorted(&[&root], &[]))]);
     }
     let whole = (1..).take_while(|k| k * k <= n).last().unwrap_or(1);
     let between = format!("{whole} < sqrt({n}) < {}", whole + 1);
@@ -92,10 +94,10 @@ fn classified(prompt: String, n: i64) -> Posed {
     }
     let last = lines.count() + 1;
     Posed::shown(prompt, "irrational", claims)
-        .slip("rational", "root-always-irrational")
-        .grows("simplify-first", [(last, sorted(&[], &[&root]))])
+        .slip("rational", slip::ROOT_ALWAYS_IRRATIONAL)
+        .grows(method::SIMPLIFY_FIRST, [(last, sorted(&[], &[&root]))])
         .way(
-            "simplify-first",
+            method::SIMPLIFY_FIRST,
             lines
                 .work(
                     &between,
@@ -120,15 +122,15 @@ fn ending(draw: &mut Draw) -> Posed {
     let (number, below) = (decimal(n, places), 10_i64.pow(places));
     let quotient = format!("{number} = {n}/{below}");
     Posed::shown(question(&number), "rational", vec![line(&quotient)])
-        .slip("irrational", "repeating-as-irrational")
+        .slip("irrational", slip::REPEATING_AS_IRRATIONAL)
         .way(
-            "as-a-quotient",
+            method::AS_A_QUOTIENT,
             Lines::default()
                 .work(&quotient, "Write it over a power of ten")
                 .end("It is rational: a quotient of whole numbers."),
         )
         .way(
-            "decimal",
+            method::DECIMAL,
             Lines::default()
                 .work(&quotient, "Its decimal ends")
                 .end("It is rational: its decimal ends."),
@@ -149,15 +151,15 @@ fn repeating(draw: &mut Draw) -> Posed {
         "rational",
         vec![line(&quotient)],
     )
-    .slip("irrational", "repeating-as-irrational")
+    .slip("irrational", slip::REPEATING_AS_IRRATIONAL)
     .way(
-        "decimal",
+        method::DECIMAL,
         Lines::default()
             .work(&quotient, "Two digits that repeat are so many ninety-ninths")
             .end("It is rational: its decimal repeats."),
     )
     .way(
-        "as-a-quotient",
+        method::AS_A_QUOTIENT,
         Lines::default()
             .work(
                 &format!("100 × ({}/99) - {}/99 = {}", 99 * a + b, 99 * a + b, 99 * a + b),
@@ -190,7 +192,7 @@ fn near_pi(draw: &mut Draw) -> Posed {
         ),
     };
     Posed::claim(format!("True or false? {} Say why.", tex(&shown)), line(&shown), is_true).way(
-        "decimal",
+        method::DECIMAL,
         Lines::default().work(&claim, "π = 3.14159… never ends and never repeats").end(end),
     )
 }
@@ -248,9 +250,9 @@ fn always(draw: &mut Draw) -> Posed {
     let others: Vec<&str> =
         ["always", "sometimes", "never"].into_iter().filter(|w| *w != word).collect();
     Posed::shown(question, word, claims.iter().map(|claim| line(claim)).collect())
-        .slip(others[0], "root-always-irrational")
+        .slip(others[0], slip::ROOT_ALWAYS_IRRATIONAL)
         .near([others[1]])
-        .way("as-a-quotient", lines.end(format!("The answer is: {word}.")))
+        .way(method::AS_A_QUOTIENT, lines.end(format!("The answer is: {word}.")))
 }
 
 /// Four numbers: how many of them are rational?
@@ -303,11 +305,11 @@ fn together(draw: &mut Draw) -> Posed {
         count.to_string(),
         claims.iter().map(|claim| line(claim)).collect(),
     )
-    .slip((count - 1).to_string(), "root-always-irrational")
-    .slip((count + 1).to_string(), "fraction-for-pi")
+    .slip((count - 1).to_string(), slip::ROOT_ALWAYS_IRRATIONAL)
+    .slip((count + 1).to_string(), slip::FRACTION_FOR_PI)
     .near(["4".to_owned(), "0".to_owned()])
-    .grows("as-a-quotient", grown)
-    .way("as-a-quotient", lines.end(format!("{count} of them are rational.")))
+    .grows(method::AS_A_QUOTIENT, grown)
+    .way(method::AS_A_QUOTIENT, lines.end(format!("{count} of them are rational.")))
 }
 
 /// Twelve numbers to be sorted, with a reason for each.
@@ -379,11 +381,11 @@ fn twelve(draw: &mut Draw) -> Posed {
     );
     let end = format!("{answer} are rational and {} irrational.", irrational.len());
     Posed::shown(prompt, answer.to_string(), claims)
-        .slip((answer - squares.len()).to_string(), "root-always-irrational")
-        .slip((answer - 1).to_string(), "fraction-for-pi")
+        .slip((answer - squares.len()).to_string(), slip::ROOT_ALWAYS_IRRATIONAL)
+        .slip((answer - 1).to_string(), slip::FRACTION_FOR_PI)
         .near([answer + 1, answer - 2].map(|count| count.to_string()))
-        .grows("as-a-quotient", grown)
-        .way("as-a-quotient", lines.end(end))
+        .grows(method::AS_A_QUOTIENT, grown)
+        .way(method::AS_A_QUOTIENT, lines.end(end))
 }
 
 fn side(draw: &mut Draw) -> Posed {

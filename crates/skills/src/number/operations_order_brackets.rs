@@ -12,10 +12,15 @@ use teaching::working::Draft;
 pub struct OrderBrackets;
 
 slips! {
-    "left-to-right": "Which sign binds more strongly: plus or times?",
+    LEFT_TO_RIGHT = "left-to-right": "Which sign binds more strongly: plus or times?",
         "Works from left to right, whatever the operation.";
-    "bracket-passed-over": "What stands in the bracket belongs together. Do it first.",
+    BRACKET_PASSED_OVER = "bracket-passed-over": "What stands in the bracket belongs together. Do it first.",
         "Leaves the brackets out of account.";
+}
+
+methods! {
+    INSIDE_OUT = "inside-out": "Inside out",
+    UNDERLINE = "underline": "One operation a line",
 }
 
 impl Skill for OrderBrackets {
@@ -31,11 +36,11 @@ impl Skill for OrderBrackets {
                 "brackets": "signs that say: do this first",
                 "order of operations": "brackets, then powers, then times and divide, then plus and minus",
             ],
-            methods: methods!["inside-out": "Inside out", "underline": "One operation a line"],
+            methods: METHODS,
         }
     }
 
-    fn line_picture(&self, _: &Posed, _: &str, line: &Line) -> Option<Figure> {
+    fn line_picture(&self, _: &Posed, _: MethodId, line: &Line) -> Option<Figure> {
         pictured::operations(line)
     }
 
@@ -61,8 +66,11 @@ fn worked(posed: Posed, typed: &str, value: i64) -> Posed {
     let mut lines =
         vec![Draft::Line { line: start.clone(), reason: "The problem".into(), role: Role::Starts }];
     for (next, rule) in arithmetic(expr) {
-        let reason = teaching::words::reason(&rule);
-        lines.push(Draft::Line { line: Line::Expression(next), reason, role: Role::Follows });
+        lines.push(Draft::Line {
+            line: Line::Expression(next),
+            reason: rule.into(),
+            role: Role::Follows,
+        });
     }
     let last = line(&value.to_string());
     let is_there = lines
@@ -71,7 +79,7 @@ fn worked(posed: Posed, typed: &str, value: i64) -> Posed {
     if !is_there {
         lines.push(Draft::Line { line: last, reason: "Work it out".into(), role: Role::Follows });
     }
-    posed.way("inside-out", Working(lines))
+    posed.way(method::INSIDE_OUT, Working(lines))
 }
 
 fn value_of(typed: &str) -> Option<i64> {
@@ -95,11 +103,16 @@ fn steps(lines: &[(&str, &str)]) -> Lines {
 fn bare(index: usize, draw: &mut Draw) -> Posed {
     let [a, b, c] = [draw.between(3, 12), draw.between(2, 9), draw.between(2, 9)];
     let (typed, wrong, slip, one) = match index % 4 {
-        0 => (format!("{a} + {b} × {c}"), (a + b) * c, "left-to-right", format!("{a} + {}", b * c)),
+        0 => (
+            format!("{a} + {b} × {c}"),
+            (a + b) * c,
+            slip::LEFT_TO_RIGHT,
+            format!("{a} + {}", b * c),
+        ),
         1 => (
             format!("({a} + {b}) × {c}"),
             a + b * c,
-            "bracket-passed-over",
+            slip::BRACKET_PASSED_OVER,
             format!("{} × {c}", a + b),
         ),
         2 => {
@@ -107,13 +120,13 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
             (
                 format!("{big} - {b} × {c}"),
                 (big - b) * c,
-                "left-to-right",
+                slip::LEFT_TO_RIGHT,
                 format!("{big} - {}", b * c),
             )
         }
         _ => {
             let top = b * c;
-            (format!("{a} + {top} ÷ {b}"), (a + top) / b, "left-to-right", format!("{a} + {c}"))
+            (format!("{a} + {top} ÷ {b}"), (a + top) / b, slip::LEFT_TO_RIGHT, format!("{a} + {c}"))
         }
     };
     let value = value_of(&typed).unwrap_or(0);
@@ -126,7 +139,7 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
     .slip(wrong.to_string(), slip)
     .near([(value + b).to_string(), (value - 1).to_string(), (value + c).to_string()])
     .way(
-        "underline",
+        method::UNDERLINE,
         steps(&[
             (&typed, ""),
             (&one, "Do the underlined operation"),
@@ -147,9 +160,9 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         tex(&format!("{typed} = {wrong} = {end}"))
     );
     let posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .slip(end.clone(), "left-to-right")
+        .slip(end.clone(), slip::LEFT_TO_RIGHT)
         .near([(value + b).to_string(), (value - 1).to_string(), (value + 2).to_string()])
-        .flawed(name, vec![line(&typed), line(&wrong), line(&end)], 1, "left-to-right");
+        .flawed(name, vec![line(&typed), line(&wrong), line(&end)], 1, slip::LEFT_TO_RIGHT);
     worked(posed, &typed, value)
 }
 
@@ -179,10 +192,10 @@ fn place_brackets(draw: &mut Draw) -> Posed {
             right.clone(),
             vec![line(&claim)],
         )
-        .slip(others[0].clone(), "bracket-passed-over")
+        .slip(others[0].clone(), slip::BRACKET_PASSED_OVER)
         .near(others[1..].to_vec())
         .way(
-            "inside-out",
+            method::INSIDE_OUT,
             Lines::default()
                 .work(&claim, "Try a bracket, and work inside out")
                 .end(format!("It is {right}.")),
@@ -252,7 +265,7 @@ fn story(draw: &mut Draw) -> Posed {
     };
     let value = value_of(&typed).unwrap_or(0);
     let posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .slip(wrong.to_string(), "bracket-passed-over")
+        .slip(wrong.to_string(), slip::BRACKET_PASSED_OVER)
         .near([(value + a).to_string(), (value - b).to_string(), (value + 1).to_string()]);
     worked(posed, &typed, value).answered(sentence, unit)
 }

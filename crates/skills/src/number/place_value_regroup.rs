@@ -8,18 +8,17 @@ use crate::kit::*;
 /// The skill `place-value.regroup`.
 pub struct Regroup;
 
-static SLIPS: &[&dyn Slip] = &[
-    &Named {
-        id: "digits-side-by-side",
-        to_student: "Only one digit fits in each place. What can ten tens become?",
-        to_teacher: "Writes the counts side by side, such as 3126 for 3 hundreds 12 tens 6 ones.",
-    },
-    &Named {
-        id: "carry-not-added",
-        to_student: "You made a new hundred. Did it join the others?",
-        to_teacher: "Regroups, but does not add the new hundred or ten to those that are there.",
-    },
-];
+slips! {
+    DIGITS_SIDE_BY_SIDE = "digits-side-by-side": "Only one digit fits in each place. What can ten tens become?",
+        "Writes the counts side by side, such as 3126 for 3 hundreds 12 tens 6 ones.";
+    CARRY_NOT_ADDED = "carry-not-added": "You made a new hundred. Did it join the others?",
+        "Regroups, but does not add the new hundred or ten to those that are there.";
+}
+
+methods! {
+    REGROUP_ONES_FIRST = "regroup-ones-first": "Regroup the ones first",
+    TABLE = "table": "Regroup in a table",
+}
 
 impl Skill for Regroup {
     fn card(&self) -> Card {
@@ -40,10 +39,7 @@ impl Skill for Regroup {
                 },
                 Term { word: "numeral", means: "a number written with digits" },
             ],
-            methods: &[
-                Method { id: "regroup-ones-first", title: "Regroup the ones first" },
-                Method { id: "table", title: "Regroup in a table" },
-            ],
+            methods: METHODS,
         }
     }
 
@@ -103,11 +99,11 @@ fn worked(posed: Posed, parts: [i64; 3]) -> Posed {
         .then(&format!("{} + {} + {o}", 100 * h, 10 * t), "Write what each part is worth")
         .then(&n.to_string(), "Add the parts");
     posed
-        .way("regroup-ones-first", lines.then(&n.to_string(), "Write the digits"))
-        .way("table", table)
-        .grows("table", [(0, columns(&[parts])), (2, columns(&[parts, regrouped]))])
+        .way(method::REGROUP_ONES_FIRST, lines.then(&n.to_string(), "Write the digits"))
+        .way(method::TABLE, table)
+        .grows(method::TABLE, [(0, columns(&[parts])), (2, columns(&[parts, regrouped]))])
         .grows(
-            "regroup-ones-first",
+            method::REGROUP_ONES_FIRST,
             [(0, pictured::blocks(parts)), (last, pictured::blocks(regrouped))],
         )
 }
@@ -145,8 +141,8 @@ fn with_wrong(posed: Posed, parts: [i64; 3]) -> Posed {
     let n = total(parts);
     let lost = if o > 9 { n - 10 * (o / 10) } else { n - 100 * (t / 10) };
     posed
-        .slip(format!("{h}{t}{o}"), "digits-side-by-side")
-        .slip(lost.to_string(), "carry-not-added")
+        .slip(format!("{h}{t}{o}"), slip::DIGITS_SIDE_BY_SIDE)
+        .slip(lost.to_string(), slip::CARRY_NOT_ADDED)
         .near([(n + 100).to_string()])
 }
 
@@ -177,9 +173,12 @@ fn true_or_false(draw: &mut Draw) -> Posed {
         format!("It is false: that makes {}, not {told}.", total(parts))
     };
     Posed::claim(prompt, line(&claim), is_true)
-        .way("regroup-ones-first", Lines::default().work(&worth, "Regroup, ones first").end(&end))
         .way(
-            "table",
+            method::REGROUP_ONES_FIRST,
+            Lines::default().work(&worth, "Regroup, ones first").end(&end),
+        )
+        .way(
+            method::TABLE,
             Lines::default().work(&worth, "Write what each part is worth, and add").end(end),
         )
 }
@@ -194,9 +193,9 @@ fn missing(index: usize, draw: &mut Draw) -> Posed {
         .replace(" 1 ones", " 1 one");
     let known = 100 * h + o;
     Posed::equation(prompt, line(&equation), "n", from_int(t))
-        .slip(((n / 10) % 10).to_string(), "carry-not-added")
+        .slip(((n / 10) % 10).to_string(), slip::CARRY_NOT_ADDED)
         .way(
-            "table",
+            method::TABLE,
             Lines::start(&equation)
                 .then(&format!("{known} + n × 10 = {n}"), "Write what the known parts are worth")
                 .then(&format!("n × 10 = {rest}"), format!("Take {known} away from {n}"))

@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct FactorTree;
 
 slips! {
-    "stopped-at-composite": "Can one of these still be split?",
+    STOPPED_AT_COMPOSITE = "stopped-at-composite": "Can one of these still be split?",
         "Stops at a factor that is not prime.";
-    "factor-counted-once": "How often does each prime stand at the ends of the tree?",
+    FACTOR_COUNTED_ONCE = "factor-counted-once": "How often does each prime stand at the ends of the tree?",
         "Writes a prime once that stands there more than once.";
-    "multiple-for-factor": "Is the answer to be in both numbers, or to hold both numbers?",
+    MULTIPLE_FOR_FACTOR = "multiple-for-factor": "Is the answer to be in both numbers, or to hold both numbers?",
         "Takes the highest common factor for the least common multiple, or the other way round.";
+}
+
+methods! {
+    TREE = "tree": "Factor tree",
+    LADDER = "ladder": "Ladder division",
 }
 
 impl Skill for FactorTree {
@@ -30,7 +35,7 @@ impl Skill for FactorTree {
                 "composite": "a number that is a product of smaller ones",
                 "factorisation": "a number written as a product",
             ],
-            methods: methods!["tree": "Factor tree", "ladder": "Ladder division"],
+            methods: METHODS,
         }
     }
 
@@ -109,16 +114,19 @@ fn factorise(index: usize, draw: &mut Draw) -> Posed {
         line(&answer),
         Form::Any,
     )
-    .slip(powers(&once), "factor-counted-once")
+    .slip(powers(&once), slip::FACTOR_COUNTED_ONCE)
     .near([
         powers(&[found.clone(), vec![2]].concat()),
         powers(&found[1..]),
         powers(&[found.clone(), vec![3]].concat()),
     ])
-    .way("tree", tree)
-    .grows("tree", (0..=2).map(|level| (level, pictured::factor_tree(n, [left, right], level))))
+    .way(method::TREE, tree)
+    .grows(
+        method::TREE,
+        (0..=2).map(|level| (level, pictured::factor_tree(n, [left, right], level))),
+    )
     .way(
-        "ladder",
+        method::LADDER,
         ladder.then(
             &answer,
             format!(
@@ -155,7 +163,7 @@ fn which_is_wrong(draw: &mut Draw) -> Posed {
         is_true,
     )
     .way(
-        "tree",
+        method::TREE,
         Lines::default()
             .work(&format!("{} = {product}", times(&told)), "Multiply the leaves")
             .end(end),
@@ -183,7 +191,7 @@ fn missing_leaf(draw: &mut Draw) -> Posed {
     .near([known.to_string()])
     .near([(n / rest[0]).to_string()])
     .way(
-        "tree",
+        method::TREE,
         Lines::start(&equation)
             .then(&format!("{known} × x = {n}"), "Multiply the leaves that are known")
             .then(&format!("x = {missing}"), format!("Divide {n} by {known}")),
@@ -238,10 +246,10 @@ fn highest_common(draw: &mut Draw) -> Posed {
     let typed = format!("hcf({a}, {b})");
     let value = gcd(a, b);
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .slip(lcm(a, b).to_string(), "multiple-for-factor")
-        .slip(prime_factors(value)[0].to_string(), "factor-counted-once")
+        .slip(lcm(a, b).to_string(), slip::MULTIPLE_FOR_FACTOR)
+        .slip(prime_factors(value)[0].to_string(), slip::FACTOR_COUNTED_ONCE)
         .near([(value * 2).to_string(), (value + 1).to_string()])
-        .way("tree", common_way(a, b, &typed, value, "Take the primes that are in both"))
+        .way(method::TREE, common_way(a, b, &typed, value, "Take the primes that are in both"))
         .answered(sentence, unit)
 }
 
@@ -273,10 +281,10 @@ fn least_common(draw: &mut Draw) -> Posed {
     };
     let typed = format!("lcm({a}, {b})");
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .slip(gcd(a, b).to_string(), "multiple-for-factor")
+        .slip(gcd(a, b).to_string(), slip::MULTIPLE_FOR_FACTOR)
         .near([(a * b).to_string(), (value * 2).to_string(), (value + a).to_string()])
         .way(
-            "tree",
+            method::TREE,
             common_way(a, b, &typed, value, "Take each prime as often as either number needs it"),
         )
         .answered(sentence, unit)

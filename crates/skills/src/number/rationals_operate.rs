@@ -8,12 +8,17 @@ use crate::kit::*;
 pub struct Operate;
 
 slips! {
-    "tops-and-bottoms": "Is the sum of two halves two quarters?",
+    TOPS_AND_BOTTOMS = "tops-and-bottoms": "Is the sum of two halves two quarters?",
         "Adds numerators and adds denominators.";
-    "sign-of-fraction-lost": "Which of the two has the minus? Keep it with its numerator.",
+    SIGN_OF_FRACTION_LOST = "sign-of-fraction-lost": "Which of the two has the minus? Keep it with its numerator.",
         "Loses a minus sign on the way to the common denominator.";
-    "flipped-wrong": "Only the fraction that you divide by is turned over.",
+    FLIPPED_WRONG = "flipped-wrong": "Only the fraction that you divide by is turned over.",
         "Turns over the first fraction instead of the second.";
+}
+
+methods! {
+    COMMON_DENOMINATOR = "common-denominator": "Common denominator",
+    FACTOR_TREE = "factor-tree": "Factor tree for the least common multiple",
 }
 
 impl Skill for Operate {
@@ -29,10 +34,7 @@ impl Skill for Operate {
                 "common denominator": "a denominator that both fractions can have",
                 "lowest terms": "with no common factor above and below",
             ],
-            methods: methods![
-                "common-denominator": "Common denominator",
-                "factor-tree": "Factor tree for the least common multiple",
-            ],
+            methods: METHODS,
         }
     }
 
@@ -78,12 +80,12 @@ fn sum(prompt: String, first: (i64, i64), second: (i64, i64), minus: bool) -> Po
     let worked = sum.worked(Lines::start(&typed), &over, join);
     let last = worked.count() - 1;
     Posed::value(prompt, line(&typed), line(&fraction(top, common)), Form::LowestTerms)
-        .grows("common-denominator", [(1, walked(&sum, false)), (last, walked(&sum, true))])
-        .slip(sum.straight_across(), "tops-and-bottoms")
-        .slip(lost, "sign-of-fraction-lost")
+        .grows(method::COMMON_DENOMINATOR, [(1, walked(&sum, false)), (last, walked(&sum, true))])
+        .slip(sum.straight_across(), slip::TOPS_AND_BOTTOMS)
+        .slip(lost, slip::SIGN_OF_FRACTION_LOST)
         .near([fraction(top + 1, common), fraction(-top, common), fraction(top, common * 2)])
-        .way("common-denominator", worked)
-        .way("factor-tree", sum.worked(tree, &over, join))
+        .way(method::COMMON_DENOMINATOR, worked)
+        .way(method::FACTOR_TREE, sum.worked(tree, &over, join))
 }
 
 /// The sum on a number line, from zero; as strips where nothing is negative and all of it is within one whole.
@@ -134,10 +136,10 @@ fn missing(draw: &mut Draw) -> Posed {
         "x",
         Rational::new(c.into(), d.into()),
     )
-    .slip(fraction(-c, d), "sign-of-fraction-lost")
-    .slip(fraction(a * d + a * d + c * b, b * d), "tops-and-bottoms")
+    .slip(fraction(-c, d), slip::SIGN_OF_FRACTION_LOST)
+    .slip(fraction(a * d + a * d + c * b, b * d), slip::TOPS_AND_BOTTOMS)
     .way(
-        "common-denominator",
+        method::COMMON_DENOMINATOR,
         Lines::start(&equation)
             .then(
                 &format!("x = {total} - {}", show(a, b)),
@@ -160,7 +162,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         name,
         vec![line(&typed), line(&raw)],
         1,
-        "tops-and-bottoms",
+        slip::TOPS_AND_BOTTOMS,
     )
 }
 
@@ -178,15 +180,15 @@ fn mixed(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::LowestTerms,
     )
-    .slip(fraction(k * a * d - c * b, b * d), "flipped-wrong")
-    .slip(fraction(k * (x + y), common), "sign-of-fraction-lost")
+    .slip(fraction(k * a * d - c * b, b * d), slip::FLIPPED_WRONG)
+    .slip(fraction(k * (x + y), common), slip::SIGN_OF_FRACTION_LOST)
     .near([
         fraction(k * (x - y) + 1, common),
         fraction(x - y, common * k),
         fraction(k * (y - x), common),
     ])
     .way(
-        "common-denominator",
+        method::COMMON_DENOMINATOR,
         Lines::start(&typed)
             .then(
                 &format!("{k} × ({x}/{common} - {y}/{common})"),

@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct Places;
 
 slips! {
-    "truncated": "The next digit is five or more. What does that do?",
+    TRUNCATED = "truncated": "The next digit is five or more. What does that do?",
         "Cuts the number off instead of rounding it.";
-    "rounded-twice": "Look at one digit only: the next one.",
+    ROUNDED_TWICE = "rounded-twice": "Look at one digit only: the next one.",
         "Rounds place by place, so that a number just below half goes up.";
-    "digit-not-placeholder": "The number shrank. Did you keep the places with zeros?",
+    DIGIT_NOT_PLACEHOLDER = "digit-not-placeholder": "The number shrank. Did you keep the places with zeros?",
         "Leaves out the zeros that hold the places.";
+}
+
+methods! {
+    NEXT_DIGIT = "next-digit": "Look at the next digit",
+    NUMBER_LINE = "number-line": "Zoomed number line",
 }
 
 impl Skill for Places {
@@ -30,7 +35,7 @@ impl Skill for Places {
                 "place": "where a digit stands: ones, tens, tenths",
                 "nearest": "with the smallest distance",
             ],
-            methods: methods!["next-digit": "Look at the next digit", "number-line": "Zoomed number line"],
+            methods: METHODS,
         }
     }
 
@@ -87,17 +92,17 @@ fn rounding(prompt: String, n: i64, unit: i64, word: &str) -> Posed {
     };
     let far = if near == low { high } else { low };
     Posed::shown(prompt, answer.clone(), claims)
-        .slip(show_rounded(far, unit), "truncated")
-        .slip(show(near / 10), "digit-not-placeholder")
+        .slip(show_rounded(far, unit), slip::TRUNCATED)
+        .slip(show(near / 10), slip::DIGIT_NOT_PLACEHOLDER)
         .near([show_rounded(near + unit, unit), show_rounded(near - unit, unit), show(n)])
         .way(
-            "next-digit",
+            method::NEXT_DIGIT,
             Lines::default()
                 .work(&halves, format!("The digit after the {word} is {next}: go {way}"))
                 .end(format!("It rounds to {answer}.")),
         )
         .way(
-            "number-line",
+            method::NUMBER_LINE,
             Lines::default()
                 .work(
                     &format!("{} <= {} < {}", show(low), show(n), show(high)),
@@ -108,7 +113,7 @@ fn rounding(prompt: String, n: i64, unit: i64, word: &str) -> Posed {
         )
         // Between two tenths there are no whole numbers to mark.
         .grows(
-            "number-line",
+            method::NUMBER_LINE,
             (unit > 100 && n % 100 == 0)
                 .then(|| (0, pictured::number_line(low / 100, high / 100, &[n / 100]))),
         )
@@ -134,10 +139,10 @@ fn bounds(draw: &mut Draw) -> Posed {
         low.to_string(),
         vec![line(&format!("{near} - {low} = 5")), line(&format!("{low} - {} = 5", near - 10))],
     )
-    .slip((near - 4).to_string(), "truncated")
+    .slip((near - 4).to_string(), slip::TRUNCATED)
     .near([near.to_string(), (near - 10).to_string(), (near + 5).to_string()])
     .way(
-        "number-line",
+        method::NUMBER_LINE,
         Lines::default()
             .work(
                 &format!("{near} - 5 = {low}"),
@@ -177,7 +182,7 @@ fn could_it_be(draw: &mut Draw) -> Posed {
         is_true,
     )
     .way(
-        "number-line",
+        method::NUMBER_LINE,
         Lines::default()
             .work(
                 &shown,
@@ -237,10 +242,10 @@ fn sensible(draw: &mut Draw) -> Posed {
         format!("{full} × {size} < {n}")
     };
     Posed::shown(prompt, value.to_string(), vec![line(&quotient), line(&second)])
-        .slip(wrong.to_string(), "truncated")
+        .slip(wrong.to_string(), slip::TRUNCATED)
         .near([(value + 2).to_string(), n.to_string(), (full + left).to_string()])
         .way(
-            "next-digit",
+            method::NEXT_DIGIT,
             Lines::default()
                 .work(&quotient, format!("{n} divided by {size} is {full} with {left} left over"))
                 .work(&second, reason)

@@ -9,12 +9,17 @@ use crate::kit::*;
 pub struct Significant;
 
 slips! {
-    "placeholder-dropped": "Is the answer about as large as the number you began with?",
+    PLACEHOLDER_DROPPED = "placeholder-dropped": "Is the answer about as large as the number you began with?",
         "Drops the zeros that hold the places.";
-    "leading-zeros-counted": "Start counting at the first digit that is not zero.",
+    LEADING_ZEROS_COUNTED = "leading-zeros-counted": "Start counting at the first digit that is not zero.",
         "Counts the zeros in front as figures.";
-    "cut-off": "Look at the first digit that you leave out.",
+    CUT_OFF = "cut-off": "Look at the first digit that you leave out.",
         "Cuts off instead of rounding.";
+}
+
+methods! {
+    MARK_THE_FIGURES = "mark-the-figures": "Mark the figures kept",
+    STANDARD_FORM = "standard-form": "By standard form",
 }
 
 impl Skill for Significant {
@@ -30,7 +35,7 @@ impl Skill for Significant {
                 "placeholder zero": "a zero that only holds a place",
                 "leading zero": "a zero in front of the first other digit",
             ],
-            methods: methods!["mark-the-figures": "Mark the figures kept", "standard-form": "By standard form"],
+            methods: METHODS,
         }
     }
 
@@ -94,11 +99,11 @@ fn rounding(prompt: String, digits: i64, places: u32, figures: u32) -> Posed {
     let way = if goes_up { "goes up" } else { "stays" };
     let other = if goes_up { low } else { low + unit };
     Posed::shown(prompt, answer.clone(), vec![line(&claim)])
-        .slip(show(near / unit, 0), "placeholder-dropped")
-        .slip(show_kept(other, places, dropped), "cut-off")
+        .slip(show(near / unit, 0), slip::PLACEHOLDER_DROPPED)
+        .slip(show_kept(other, places, dropped), slip::CUT_OFF)
         .near([show_kept(near + unit, places, dropped), show(near * 10, places), number.clone()])
         .way(
-            "mark-the-figures",
+            method::MARK_THE_FIGURES,
             Lines::default()
                 .say(
                     if figures == 1 {
@@ -111,9 +116,9 @@ fn rounding(prompt: String, digits: i64, places: u32, figures: u32) -> Posed {
                 .work(&claim, format!("The next digit is {next}: the last figure kept {way}"))
                 .end(format!("It rounds to {answer}.")),
         )
-        .grows("mark-the-figures", [(0, pictured::digit_strip(&number, figures))])
+        .grows(method::MARK_THE_FIGURES, [(0, pictured::digit_strip(&number, figures))])
         .way(
-            "standard-form",
+            method::STANDARD_FORM,
             Lines::default()
                 .work(
                     &format!("{number} = {}", scientific(digits, places)),
@@ -170,10 +175,10 @@ fn how_many(draw: &mut Draw) -> Posed {
         count.to_string(),
         vec![line(&format!("{number} = {digits} × 10^(-{power})"))],
     )
-    .slip(all.to_string(), "leading-zeros-counted")
+    .slip(all.to_string(), slip::LEADING_ZEROS_COUNTED)
     .near([(all + 1).to_string(), (count + 3).to_string(), "1".to_owned()])
     .way(
-        "mark-the-figures",
+        method::MARK_THE_FIGURES,
         Lines::default()
             .work(
                 &format!("{number} = {digits} × 10^(-{power})"),
@@ -228,7 +233,7 @@ fn after_a_calculation(draw: &mut Draw) -> Posed {
     let sentence = format!("It is about {answer} {unit}.");
     posed
         .way(
-            "mark-the-figures",
+            method::MARK_THE_FIGURES,
             Lines::default()
                 .work(
                     &format!("{x} × {y} = {}", show(product, 3)),

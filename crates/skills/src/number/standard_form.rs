@@ -8,14 +8,18 @@ use crate::kit::*;
 pub struct StandardForm;
 
 slips! {
-    "exponent-sign": "Is the number larger than ten, or smaller than one?",
+    EXPONENT_SIGN = "exponent-sign": "Is the number larger than ten, or smaller than one?",
         "Gives the exponent the wrong sign.";
-    "mantissa-not-between": "The first factor must be from 1 up to, but not at, 10.",
+    MANTISSA_NOT_BETWEEN = "mantissa-not-between": "The first factor must be from 1 up to, but not at, 10.",
         "Leaves the first factor outside 1 to 10.";
-    "exponent-left": "The point has moved. What must the exponent do?",
+    EXPONENT_LEFT = "exponent-left": "The point has moved. What must the exponent do?",
         "Moves the point and leaves the exponent as it was.";
-    "exponents-multiplied": "How many tens are multiplied in all?",
+    EXPONENTS_MULTIPLIED = "exponents-multiplied": "How many tens are multiplied in all?",
         "Multiplies the exponents where they should be added.";
+}
+
+methods! {
+    MOVE_THE_POINT = "move-the-point": "Move the point",
 }
 
 impl Skill for StandardForm {
@@ -31,7 +35,7 @@ impl Skill for StandardForm {
                 "power of ten": "ten multiplied by itself so many times",
                 "exponent": "the small number that says how many times",
             ],
-            methods: methods!["move-the-point": "Move the point"],
+            methods: METHODS,
         }
     }
 
@@ -112,17 +116,17 @@ fn to(index: usize, draw: &mut Draw) -> Posed {
         line(&answer),
         Form::StandardForm,
     )
-    .slip(format!("{a} × {}", power(-n)), "exponent-sign")
-    .slip(format!("{} × {}", decimal(m * 10, 2), power(n)), "mantissa-not-between")
+    .slip(format!("{a} × {}", power(-n)), slip::EXPONENT_SIGN)
+    .slip(format!("{} × {}", decimal(m * 10, 2), power(n)), slip::MANTISSA_NOT_BETWEEN)
     .near([format!("{a} × {}", power(n + 1)), format!("{a} × {}", power(n - 1))])
     .way(
-        "move-the-point",
+        method::MOVE_THE_POINT,
         Lines::start(&number).then(
             &answer,
             format!("Move the point {} to the {way}, behind the first figure", places(n)),
         ),
     )
-    .grows("move-the-point", [(1, hops(m, n, true))])
+    .grows(method::MOVE_THE_POINT, [(1, hops(m, n, true))])
 }
 
 fn from(index: usize, draw: &mut Draw) -> Posed {
@@ -136,13 +140,13 @@ fn from(index: usize, draw: &mut Draw) -> Posed {
         line(&number),
         Form::Any,
     )
-    .slip(plain(m, -n), "exponent-sign")
+    .slip(plain(m, -n), slip::EXPONENT_SIGN)
     .near([plain(m, n + 1), plain(m, n - 1)])
     .way(
-        "move-the-point",
+        method::MOVE_THE_POINT,
         Lines::start(&typed).then(&number, format!("Move the point {} to the {way}", places(n))),
     )
-    .grows("move-the-point", [(1, hops(m, n, false))])
+    .grows(method::MOVE_THE_POINT, [(1, hops(m, n, false))])
 }
 
 fn larger(draw: &mut Draw) -> Posed {
@@ -161,7 +165,7 @@ fn larger(draw: &mut Draw) -> Posed {
     )
     .near([second.clone()])
     .way(
-        "move-the-point",
+        method::MOVE_THE_POINT,
         Lines::default()
             .work(&claim, "Compare the exponents first, then the first factors")
             .end(format!("{first} is larger.")),
@@ -185,13 +189,16 @@ fn mend(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::StandardForm,
     )
-    .slip(format!("{} × {}", decimal(m, 2), power(if up { k - 1 } else { k + 1 })), "exponent-sign")
-    .slip(format!("{} × {}", decimal(m, 2), power(k)), "exponent-left")
+    .slip(
+        format!("{} × {}", decimal(m, 2), power(if up { k - 1 } else { k + 1 })),
+        slip::EXPONENT_SIGN,
+    )
+    .slip(format!("{} × {}", decimal(m, 2), power(k)), slip::EXPONENT_LEFT)
     .near([
         format!("{} × {}", decimal(m, 2), power(-n)),
         format!("{} × {}", decimal(m, 2), power(n + 3)),
     ])
-    .way("move-the-point", Lines::start(&typed).then(&answer, reason))
+    .way(method::MOVE_THE_POINT, Lines::start(&typed).then(&answer, reason))
 }
 
 /// A product of two in standard form, the first factors multiplied to the hundredths.
@@ -220,11 +227,11 @@ fn multiplied(prompt: String, a: i64, b: i64, n: i64, k: i64) -> Posed {
     let first = if carried { decimal(m, 3) } else { show(m) };
     let with = |exponent: i64| format!("{first} × {}", power(exponent));
     let mut posed = Posed::value(prompt, line(&typed), line(&answer), Form::StandardForm)
-        .slip(with(n * k), "exponents-multiplied");
+        .slip(with(n * k), slip::EXPONENTS_MULTIPLIED);
     if carried {
-        posed = posed.slip(with(sum), "exponent-left");
+        posed = posed.slip(with(sum), slip::EXPONENT_LEFT);
     }
-    posed.near([with(e - 1), with(e + 2), with(e + 5)]).way("move-the-point", lines)
+    posed.near([with(e - 1), with(e + 2), with(e + 5)]).way(method::MOVE_THE_POINT, lines)
 }
 
 fn product(draw: &mut Draw) -> Posed {

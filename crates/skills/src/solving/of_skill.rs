@@ -1,10 +1,13 @@
 //! A linear equation or a proportion, by a method of the skill that it belongs to.
 
+use crate::algebra::equations_linear;
+use crate::fractions_ratio::ratio_missing_term;
 use algebra::Line;
 use algebra::solve::{
     Proportion, ProportionMethod, Step, Unsolved, solve_linear, solve_proportion, solve_undoing,
 };
 use teaching::WorkingLine;
+use teaching::ids::MethodId;
 use teaching::skill::{Card, Method};
 use teaching::working::{Draft, Working};
 
@@ -26,7 +29,7 @@ pub(crate) struct MethodDoesNotFit;
 /// A linear equation or a proportion by a method of its skill; `None` for everything else.
 pub(crate) fn one_unknown(
     line: &Line,
-    method: Option<&str>,
+    method: Option<MethodId>,
 ) -> Option<Result<OfSkill, MethodDoesNotFit>> {
     let letters: Vec<String> = line.symbols().into_iter().collect();
     let [letter] = &letters[..] else { return None };
@@ -48,13 +51,17 @@ pub(crate) fn one_unknown(
     Some(Ok(OfSkill { card, method, fitting, working }))
 }
 
-fn steps(line: &Line, letter: &str, method: &str) -> Result<Vec<Step>, Unsolved> {
+fn steps(line: &Line, letter: &str, method: MethodId) -> Result<Vec<Step>, Unsolved> {
     match method {
-        "balance" => solve_linear(line, letter),
-        "undo" => solve_undoing(line, letter),
-        "cross-multiply" => solve_proportion(line, ProportionMethod::CrossMultiply),
-        "scale-factor" => solve_proportion(line, ProportionMethod::ScaleFactor),
-        "unit-rate" => solve_proportion(line, ProportionMethod::UnitRate),
+        equations_linear::method::BALANCE => solve_linear(line, letter),
+        equations_linear::method::UNDO => solve_undoing(line, letter),
+        ratio_missing_term::method::CROSS_MULTIPLY => {
+            solve_proportion(line, ProportionMethod::CrossMultiply)
+        }
+        ratio_missing_term::method::SCALE_FACTOR => {
+            solve_proportion(line, ProportionMethod::ScaleFactor)
+        }
+        ratio_missing_term::method::UNIT_RATE => solve_proportion(line, ProportionMethod::UnitRate),
         _ => Err(Unsolved::NotThisMethod),
     }
 }

@@ -5,6 +5,7 @@ use super::{CAN_DO, MethodChoice, NoWorking, TypedWorking, no};
 use crate::solving::{self, Task, TaskKind};
 use algebra::write::latex_line;
 use algebra::{Expr, ExprKind, Line, read_line};
+use teaching::ids::MethodId;
 use teaching::words::{capital, unreadable};
 
 /// Words that say what to do, and the task they stand for.
@@ -61,7 +62,7 @@ fn for_letter(problem: &str) -> (&str, Option<String>) {
 ///
 /// # Errors
 /// [`NoWorking`] with a sentence that says what to do.
-pub(super) fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+pub(super) fn work(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
     let (asked, letter) = for_letter(problem);
     let (told, rest) = parted(asked);
     let task = told.map(|(_, task)| task);
@@ -82,7 +83,7 @@ pub(super) fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, 
     let found = solving::work(&Task {
         kind: task.unwrap_or_default(),
         problem: rest.to_owned(),
-        method: method.map(str::to_owned),
+        method,
         unknown: letter.or_else(|| letters.first().filter(|_| letters.len() == 1).cloned()),
         ..Task::default()
     });
@@ -91,11 +92,11 @@ pub(super) fn work(problem: &str, method: Option<&str>) -> Result<TypedWorking, 
     };
     let skill_id = skill_of(&reading.line, task);
     let card = crate::find(skill_id).map(|skill| skill.card()).ok_or_else(|| no(CAN_DO))?;
-    let title = |id: &str| {
+    let title = |id: MethodId| {
         let known = card.methods.iter().find(|method| method.id == id);
-        known.map_or_else(|| spelled(id), |method| method.title.to_owned())
+        known.map_or_else(|| spelled(id.as_str()), |method| method.title.to_owned())
     };
-    let choice = |id: &String| MethodChoice { id: id.clone(), title: title(id) };
+    let choice = |id: &MethodId| MethodChoice { id: *id, title: title(*id) };
     Ok(TypedWorking {
         problem: problem.trim().to_owned(),
         latex: latex_line(&reading.line),

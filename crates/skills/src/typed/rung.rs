@@ -5,7 +5,8 @@ use crate::ladder::{Answer, Rung};
 use crate::solving::TaskKind;
 use algebra::form::Form;
 use algebra::number::Notation;
-use algebra::{ExprKind, Line, read_line};
+use algebra::{ExprKind, Line, Role, read_line};
+use teaching::ids::MethodId;
 use teaching::skill::Stage;
 use teaching::words::capital;
 use teaching::working::WorkingLine;
@@ -17,12 +18,12 @@ const LONGEST: usize = 300;
 ///
 /// # Errors
 /// [`NoWorking`] with a sentence that says why it cannot be worked.
-pub fn rung(problem: &str, method: Option<&str>, stage: Stage) -> Result<Rung, NoWorking> {
+pub fn rung(problem: &str, method: Option<MethodId>, stage: Stage) -> Result<Rung, NoWorking> {
     worked(problem, method).and_then(|found| rung_of(found, stage))
 }
 
 /// The working of a problem of a length that somebody types.
-pub fn worked(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWorking> {
+pub fn worked(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
     let problem = problem.trim();
     if problem.chars().count() > LONGEST {
         return Err(no(format!("Type a problem of at most {LONGEST} characters.")));
@@ -33,9 +34,9 @@ pub fn worked(problem: &str, method: Option<&str>) -> Result<TypedWorking, NoWor
 /// The rung of a worked problem.
 pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
     let problem = found.problem.as_str();
-    let carries = |line: &&WorkingLine| line.role != "checks";
+    let carries = |line: &&WorkingLine| line.role != Role::Checks;
     let last = found.working.iter().rfind(carries);
-    let first = found.working.iter().find(|line| line.role == "starts");
+    let first = found.working.iter().find(|line| line.role == Role::Starts);
     let (Some(first), Some(last)) = (first, last) else {
         return Err(no("This could not be worked. Type another problem."));
     };
@@ -49,7 +50,7 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
         Asked::Mathematics => format!("Solve ${}$.", found.latex),
     };
     let form = match asked(problem) {
-        _ if last.role == "rounds" => rounding(&last.math),
+        _ if last.role == Role::Rounds => rounding(&last.math),
         Asked::Task { task: TaskKind::Expand, .. } => Form::Expanded,
         Asked::Task { task: TaskKind::Factor, .. } => Form::Factorised,
         _ if is_value => Form::Any,
@@ -64,7 +65,7 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
             text: last.math.clone(),
             latex: last.latex.clone(),
             value: last.math.clone(),
-            form: form.name(),
+            form,
             unit: None,
         },
         choices: Vec::new(),

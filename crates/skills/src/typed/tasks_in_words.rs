@@ -9,6 +9,15 @@ mod rounding;
 mod shapes;
 
 use super::words::{Told, matched};
+use crate::algebra::{exponential_half_life, sequences_linear_geometric};
+use crate::fractions_ratio::{
+    fractions_lowest_terms, percent_change, percent_part, percent_rate, percent_whole, ratio_share,
+};
+use crate::geometry::{
+    area_triangle, circle_area, circle_circumference, measure_convert, pythagoras,
+};
+use crate::number::{bases_convert, primes_factor_tree, rounding_places, rounding_significant};
+use teaching::ids::MethodId;
 use teaching::typeset::Lines;
 
 /// A task with its working.
@@ -16,7 +25,7 @@ pub(super) struct Task {
     /// The skill's id.
     pub skill: &'static str,
     /// The id of the method, one of the skill's.
-    pub method: &'static str,
+    pub method: MethodId,
     /// The lines.
     pub lines: Lines,
 }
@@ -24,7 +33,7 @@ pub(super) struct Task {
 /// A kind of task.
 struct Kind {
     skill: &'static str,
-    method: &'static str,
+    method: MethodId,
     patterns: &'static [&'static str],
     /// `None` for numbers with which there is no such task.
     lines: fn(&[Told]) -> Option<Lines>,
@@ -33,7 +42,11 @@ struct Kind {
 /// The task that a text asks for.
 pub(super) fn recognise(text: &str) -> Option<Task> {
     if let Some(lines) = amounts::converted(text) {
-        return Some(Task { skill: "measure.convert", method: "scale-factor", lines });
+        return Some(Task {
+            skill: "measure.convert",
+            method: measure_convert::method::SCALE_FACTOR,
+            lines,
+        });
     }
     KINDS.iter().find_map(|kind| {
         let numbers = matched(text, kind.patterns)?;
@@ -45,13 +58,13 @@ pub(super) fn recognise(text: &str) -> Option<Task> {
 const KINDS: &[Kind] = &[
     Kind {
         skill: "percent.part",
-        method: "decimal",
+        method: percent_part::method::DECIMAL,
         patterns: &["#% of #", "# percent of #", "# per cent of #"],
         lines: percent::percent_of,
     },
     Kind {
         skill: "percent.whole",
-        method: "decimal-and-divide",
+        method: percent_whole::method::DECIMAL_AND_DIVIDE,
         patterns: &[
             "# is #% of what",
             "# is #% of what number",
@@ -62,7 +75,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "percent.rate",
-        method: "quotient",
+        method: percent_rate::method::QUOTIENT,
         patterns: &[
             "# is what percent of #",
             "# is what % of #",
@@ -74,31 +87,31 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "percent.rate",
-        method: "quotient",
+        method: percent_rate::method::QUOTIENT,
         patterns: &["what percent of # is #", "what percentage of # is #", "what % of # is #"],
         lines: percent::rate_of_whole,
     },
     Kind {
         skill: "percent.change",
-        method: "multiplier",
+        method: percent_change::method::MULTIPLIER,
         patterns: &["increase # by #%", "# increased by #%", "raise # by #%", "# plus #%"],
         lines: percent::increased,
     },
     Kind {
         skill: "percent.change",
-        method: "multiplier",
+        method: percent_change::method::MULTIPLIER,
         patterns: &["decrease # by #%", "# decreased by #%", "reduce # by #%", "# minus #%"],
         lines: percent::decreased,
     },
     Kind {
         skill: "percent.change",
-        method: "multiplier",
+        method: percent_change::method::MULTIPLIER,
         patterns: &["#% off #", "# percent off #"],
         lines: percent::off,
     },
     Kind {
         skill: "rounding.significant",
-        method: "mark-the-figures",
+        method: rounding_significant::method::MARK_THE_FIGURES,
         patterns: &[
             "round # to # s f",
             "round # to # sf",
@@ -113,7 +126,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "rounding.places",
-        method: "next-digit",
+        method: rounding_places::method::NEXT_DIGIT,
         patterns: &[
             "round # to # d p",
             "round # to # dp",
@@ -126,13 +139,13 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "rounding.places",
-        method: "next-digit",
+        method: rounding_places::method::NEXT_DIGIT,
         patterns: &["round # to the nearest #", "# to the nearest #"],
         lines: rounding::to_nearest,
     },
     Kind {
         skill: "ratio.share",
-        method: "one-part-first",
+        method: ratio_share::method::ONE_PART_FIRST,
         patterns: &[
             "share # in #:#",
             "share # in the ratio #:#",
@@ -145,7 +158,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "exponential.half-life",
-        method: "halve-step-by-step",
+        method: exponential_half_life::method::HALVE_STEP_BY_STEP,
         patterns: &[
             "half-life # days # g # days",
             "half-life # hours # g # hours",
@@ -158,13 +171,13 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "bases.convert",
-        method: "repeated-division",
+        method: bases_convert::method::REPEATED_DIVISION,
         patterns: &["convert # to binary", "# in binary", "write # in binary", "# to binary"],
         lines: numbers::in_binary,
     },
     Kind {
         skill: "bases.convert",
-        method: "place-value-columns",
+        method: bases_convert::method::PLACE_VALUE_COLUMNS,
         patterns: &[
             "convert binary # to decimal",
             "binary # in decimal",
@@ -176,7 +189,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "primes.factor-tree",
-        method: "tree",
+        method: primes_factor_tree::method::TREE,
         patterns: &[
             "prime factors of #",
             "prime factorisation of #",
@@ -188,7 +201,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "primes.factor-tree",
-        method: "tree",
+        method: primes_factor_tree::method::TREE,
         patterns: &[
             "hcf of # and #",
             "gcd of # and #",
@@ -199,7 +212,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "primes.factor-tree",
-        method: "tree",
+        method: primes_factor_tree::method::TREE,
         patterns: &[
             "lcm of # and #",
             "least common multiple of # and #",
@@ -209,7 +222,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "pythagoras",
-        method: "formula",
+        method: pythagoras::method::FORMULA,
         patterns: &[
             "hypotenuse with legs # and #",
             "hypotenuse of legs # and #",
@@ -220,7 +233,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "pythagoras",
-        method: "formula",
+        method: pythagoras::method::FORMULA,
         patterns: &[
             "leg with hypotenuse # and leg #",
             "leg with hypotenuse # and other leg #",
@@ -230,7 +243,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "area.triangle",
-        method: "formula",
+        method: area_triangle::method::FORMULA,
         patterns: &[
             "area of a triangle with base # and height #",
             "area of triangle with base # and height #",
@@ -241,7 +254,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "circle.area",
-        method: "pi-r-squared",
+        method: circle_area::method::PI_R_SQUARED,
         patterns: &[
             "area of a circle with radius #",
             "area of circle with radius #",
@@ -252,7 +265,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "circle.circumference",
-        method: "two-pi-r",
+        method: circle_circumference::method::TWO_PI_R,
         patterns: &[
             "circumference of a circle with radius #",
             "circumference of circle with radius #",
@@ -263,7 +276,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "circle.circumference",
-        method: "pi-d",
+        method: circle_circumference::method::PI_D,
         patterns: &[
             "circumference of a circle with diameter #",
             "circumference of circle with diameter #",
@@ -274,7 +287,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "fractions.lowest-terms",
-        method: "highest-common-factor",
+        method: fractions_lowest_terms::method::HIGHEST_COMMON_FACTOR,
         patterns: &[
             "#/# in lowest terms",
             "simplify #/#",
@@ -286,7 +299,7 @@ const KINDS: &[Kind] = &[
     },
     Kind {
         skill: "sequences.linear-geometric",
-        method: "difference-table",
+        method: sequences_linear_geometric::method::DIFFERENCE_TABLE,
         patterns: &[
             "nth term of # # # #",
             "nth term of # # #",

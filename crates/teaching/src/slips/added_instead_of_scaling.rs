@@ -1,15 +1,21 @@
 //! Added the difference instead of scaling: `n/6 = 10/15` to `n = 10 - 9`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::solve::{Place, Proportion};
 use algebra::{Expr, Line};
 
 /// Added the difference instead of scaling: `n/6 = 10/15` to `n = 10 - 9`.
 pub struct AddedInsteadOfScaling;
 
+impl AddedInsteadOfScaling {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("added-instead-of-scaling");
+}
+
 impl Slip for AddedInsteadOfScaling {
-    fn id(&self) -> &'static str {
-        "added-instead-of-scaling"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -2,6 +2,7 @@
 
 use super::Slip;
 use super::only_letter;
+use crate::ids::SlipId;
 use algebra::budget::Budget;
 use algebra::normal::{Atom, Normaliser, Values};
 use algebra::{Expr, Line};
@@ -9,9 +10,14 @@ use algebra::{Expr, Line};
 /// Divided by the unknown, which may be zero: `x^2 = 5x` to `x = 5`.
 pub struct DividedByUnknown;
 
+impl DividedByUnknown {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("divided-by-unknown");
+}
+
 impl Slip for DividedByUnknown {
-    fn id(&self) -> &'static str {
-        "divided-by-unknown"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -2,6 +2,7 @@
 
 use super::Slip;
 use super::only_letter;
+use crate::ids::SlipId;
 use algebra::solve::linear_coefficients;
 use algebra::{Expr, Line};
 use num_traits::{One, Zero};
@@ -9,9 +10,14 @@ use num_traits::{One, Zero};
 /// Divided only one term of a side: `2x + 6 = 10` to `x + 6 = 5`.
 pub struct DividedOneTerm;
 
+impl DividedOneTerm {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("divided-one-term");
+}
+
 impl Slip for DividedOneTerm {
-    fn id(&self) -> &'static str {
-        "divided-one-term"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

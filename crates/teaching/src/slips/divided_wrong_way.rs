@@ -2,15 +2,21 @@
 
 use super::Slip;
 use super::subtracted_instead_of_dividing::product;
+use crate::ids::SlipId;
 use algebra::{Expr, Line};
 use num_traits::Zero;
 
 /// Divided the wrong way round: `4x = 20` to `x = 4/20`.
 pub struct DividedWrongWay;
 
+impl DividedWrongWay {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("divided-wrong-way");
+}
+
 impl Slip for DividedWrongWay {
-    fn id(&self) -> &'static str {
-        "divided-wrong-way"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

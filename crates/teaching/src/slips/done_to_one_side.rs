@@ -1,14 +1,20 @@
 //! Did it to one side only: `2x + 3 = 11` to `2x = 11`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{ExprKind, Line};
 
 /// Did it to one side only: `2x + 3 = 11` to `2x = 11`.
 pub struct DoneToOneSide;
 
+impl DoneToOneSide {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("done-to-one-side");
+}
+
 impl Slip for DoneToOneSide {
-    fn id(&self) -> &'static str {
-        "done-to-one-side"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -1,14 +1,20 @@
 //! Halved instead of taking the root: `x^2 = 16` to `x = 8`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Halved instead of taking the root: `x^2 = 16` to `x = 8`.
 pub struct HalvedInsteadOfRooted;
 
+impl HalvedInsteadOfRooted {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("halved-instead-of-rooted");
+}
+
 impl Slip for HalvedInsteadOfRooted {
-    fn id(&self) -> &'static str {
-        "halved-instead-of-rooted"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

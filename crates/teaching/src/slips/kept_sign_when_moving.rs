@@ -2,6 +2,7 @@
 
 use super::Slip;
 use super::only_letter;
+use crate::ids::SlipId;
 use algebra::number::Rational;
 use algebra::solve::linear_coefficients;
 use algebra::{Expr, Line};
@@ -10,9 +11,14 @@ use num_traits::Zero;
 /// Moved a term to the other side without changing its sign: `x + 7 = 12` to `x = 19`.
 pub struct KeptSignWhenMoving;
 
+impl KeptSignWhenMoving {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("kept-sign-when-moving");
+}
+
 impl Slip for KeptSignWhenMoving {
-    fn id(&self) -> &'static str {
-        "kept-sign-when-moving"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

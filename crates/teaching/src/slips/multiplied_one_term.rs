@@ -1,14 +1,20 @@
 //! Cleared a fraction from one term only: `x/2 + 3 = 5` to `x + 3 = 10`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Cleared a fraction from one term only: `x/2 + 3 = 5` to `x + 3 = 10`.
 pub struct MultipliedOneTerm;
 
+impl MultipliedOneTerm {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("multiplied-one-term");
+}
+
 impl Slip for MultipliedOneTerm {
-    fn id(&self) -> &'static str {
-        "multiplied-one-term"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

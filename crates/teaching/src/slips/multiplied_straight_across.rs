@@ -1,15 +1,21 @@
 //! Multiplied straight across a proportion: `n/6 = 10/15` to `10n = 90`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::solve::{Place, Proportion};
 use algebra::{Expr, Line};
 
 /// Multiplied straight across a proportion: `n/6 = 10/15` to `10n = 90`.
 pub struct MultipliedStraightAcross;
 
+impl MultipliedStraightAcross {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("multiplied-straight-across");
+}
+
 impl Slip for MultipliedStraightAcross {
-    fn id(&self) -> &'static str {
-        "multiplied-straight-across"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

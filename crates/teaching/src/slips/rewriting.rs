@@ -13,9 +13,14 @@ macro_rules! rewriting {
         $(#[$doc])*
         pub struct $name;
 
+        impl $name {
+            /// Its id.
+            pub const ID: crate::ids::SlipId = crate::ids::SlipId::new($id);
+        }
+
         impl super::Slip for $name {
-            fn id(&self) -> &'static str {
-                $id
+            fn id(&self) -> crate::ids::SlipId {
+                Self::ID
             }
 
             fn to_student(&self) -> &'static str {

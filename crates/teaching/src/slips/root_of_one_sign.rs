@@ -1,14 +1,20 @@
 //! Took only the positive root: `x^2 = 16` to `x = 4`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Took only the positive root: `x^2 = 16` to `x = 4`.
 pub struct RootOfOneSign;
 
+impl RootOfOneSign {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("root-of-one-sign");
+}
+
 impl Slip for RootOfOneSign {
-    fn id(&self) -> &'static str {
-        "root-of-one-sign"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

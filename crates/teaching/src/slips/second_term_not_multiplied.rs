@@ -1,14 +1,20 @@
 //! Multiplied only the first term of a bracket: `3(x + 4)` to `3x + 4`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Multiplied only the first term of a bracket: `3(x + 4)` to `3x + 4`.
 pub struct SecondTermNotMultiplied;
 
+impl SecondTermNotMultiplied {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("second-term-not-multiplied");
+}
+
 impl Slip for SecondTermNotMultiplied {
-    fn id(&self) -> &'static str {
-        "second-term-not-multiplied"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -2,6 +2,7 @@
 
 use super::Slip;
 use super::only_letter;
+use crate::ids::SlipId;
 use algebra::solve::linear_coefficients;
 use algebra::{Expr, Line, Relation};
 use num_traits::Signed;
@@ -9,9 +10,14 @@ use num_traits::Signed;
 /// Divided by a negative number and kept the sign: `-2x < 6` to `x < -3`.
 pub struct SignNotTurned;
 
+impl SignNotTurned {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("sign-not-turned");
+}
+
 impl Slip for SignNotTurned {
-    fn id(&self) -> &'static str {
-        "sign-not-turned"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -1,14 +1,20 @@
 //! Split a product that is not zero: `x(x - 5) = 6` to `x = 6 or x - 5 = 6`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Split a product that is not zero: `x(x - 5) = 6` to `x = 6 or x - 5 = 6`.
 pub struct SplitWithoutZero;
 
+impl SplitWithoutZero {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("split-without-zero");
+}
+
 impl Slip for SplitWithoutZero {
-    fn id(&self) -> &'static str {
-        "split-without-zero"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

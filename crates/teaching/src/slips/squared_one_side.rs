@@ -1,14 +1,20 @@
 //! Squared one side only: `√(3x - 2) = 5` to `3x - 2 = 5`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{ExprKind, Line};
 
 /// Squared one side only: `√(3x - 2) = 5` to `3x - 2 = 5`.
 pub struct SquaredOneSide;
 
+impl SquaredOneSide {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("squared-one-side");
+}
+
 impl Slip for SquaredOneSide {
-    fn id(&self) -> &'static str {
-        "squared-one-side"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

@@ -2,6 +2,7 @@
 
 use super::Slip;
 use super::only_letter;
+use crate::ids::SlipId;
 use algebra::number::Rational;
 use algebra::solve::linear_coefficients;
 use algebra::{Expr, Line};
@@ -10,9 +11,14 @@ use num_traits::{One, Zero};
 /// Took the factor away instead of dividing by it: `4x = 20` to `x = 16`.
 pub struct SubtractedInsteadOfDividing;
 
+impl SubtractedInsteadOfDividing {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("subtracted-instead-of-dividing");
+}
+
 impl Slip for SubtractedInsteadOfDividing {
-    fn id(&self) -> &'static str {
-        "subtracted-instead-of-dividing"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

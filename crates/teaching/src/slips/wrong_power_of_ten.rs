@@ -1,14 +1,20 @@
 //! Moved the point too far, or not far enough: `0.05 m` to `50 cm`.
 
 use super::Slip;
+use crate::ids::SlipId;
 use algebra::{Expr, ExprKind, Line};
 
 /// Moved the point too far, or not far enough: `0.05 m` to `50 cm`.
 pub struct WrongPowerOfTen;
 
+impl WrongPowerOfTen {
+    /// Its id.
+    pub const ID: SlipId = SlipId::new("wrong-power-of-ten");
+}
+
 impl Slip for WrongPowerOfTen {
-    fn id(&self) -> &'static str {
-        "wrong-power-of-ten"
+    fn id(&self) -> SlipId {
+        Self::ID
     }
 
     fn to_student(&self) -> &'static str {

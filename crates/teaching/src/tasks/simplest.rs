@@ -1,7 +1,6 @@
 //! An expression in its simplest form, with the lines that lead there.
 
 use super::{Worked, factored, in_steps, normal, two, why_not};
-use crate::words;
 use crate::working::Draft;
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Quotient, Values, gcd};
@@ -43,7 +42,7 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
         let Worked { mut working, method, methods } = simplify(&apart)?;
         let given = |expr: &Expr, rule: &Rule, role| Draft::Line {
             line: Line::Expression(expr.clone()),
-            reason: words::reason(rule),
+            reason: rule.into(),
             role,
         };
         let law = Rule::ByLaw(Law::DoubleAngle);

@@ -1,6 +1,6 @@
 //! Why a line holds or breaks, in one sentence to the student that does not tell the answer.
 
-use super::math;
+use super::{capital, math};
 use crate::verdict::{LineVerdict, VerdictWord};
 use algebra::budget::Budget;
 use algebra::normal::{Normaliser, Values};
@@ -32,9 +32,27 @@ pub fn domain(provided: &[Condition]) -> String {
     provided.iter().map(condition).collect::<Vec<_>>().join(", ")
 }
 
+/// What a line was compared with.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Against {
+    /// The line above.
+    LineAbove,
+    /// The problem.
+    Problem,
+}
+
+impl Against {
+    const fn name(self) -> &'static str {
+        match self {
+            Self::LineAbove => "the line above",
+            Self::Problem => "the problem",
+        }
+    }
+}
+
 /// A step verdict as it is shown beside the line.
 #[must_use]
-pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
+pub fn step_says(verdict: &StepVerdict, unknown: &str, against: Against) -> LineVerdict {
     match verdict {
         StepVerdict::Equivalent { provided } => {
             LineVerdict { domain: domain(provided), ..LineVerdict::plain(VerdictWord::Holds) }
@@ -47,7 +65,7 @@ pub fn step_says(verdict: &StepVerdict, unknown: &str) -> LineVerdict {
             VerdictWord::CantTell,
             "This step goes beyond what can be proved here so far. Carry on.",
         ),
-        StepVerdict::NotEquivalent(found) => differs(found, unknown),
+        StepVerdict::NotEquivalent(found) => differs(found, unknown, against),
     }
 }
 
@@ -64,7 +82,8 @@ pub fn values(letter: &str, found: &[Solution]) -> String {
     found.iter().take(4).map(shown).collect::<Vec<_>>().join(" and ")
 }
 
-fn differs(found: &Difference, unknown: &str) -> LineVerdict {
+fn differs(found: &Difference, unknown: &str, against: Against) -> LineVerdict {
+    let above = against.name();
     let word = match (found.lost.is_empty(), found.gained.is_empty()) {
         (false, true) => VerdictWord::DropsSolution,
         (true, false) => VerdictWord::AddsSolution,
@@ -72,35 +91,37 @@ fn differs(found: &Difference, unknown: &str) -> LineVerdict {
     };
     let says = match found.reason {
         Reason::Shape => {
-            "The line above and this one are of different kinds: one has an equals sign and the \
-             other has none. Write the whole equation."
-                .into()
+            format!(
+                "{} and this line are of different kinds: one has an equals sign and the other has none. Write the \
+                 whole equation.",
+                capital(above)
+            )
         }
         Reason::Rounding => "Look at the last figure again: this is not how it rounds.".into(),
         Reason::NeverDefined => "There is no value for which both of these make sense.".into(),
         Reason::Link(_) | Reason::Values => match word {
             VerdictWord::DropsSolution => {
                 let (all, fit) = (values(unknown, &found.lost), fits(&found.lost));
-                format!("{all} {fit} the line above, but not this one.")
+                format!("{all} {fit} {above}, but not this one.")
             }
             VerdictWord::AddsSolution => {
                 let (all, fit) = (values(unknown, &found.gained), fits(&found.gained));
-                format!("{all} {fit} this line, but not the line above.")
+                format!("{all} {fit} this line, but not {above}.")
             }
             // Both: the new value shows the break without telling the old one.
             _ if !found.gained.is_empty() => format!(
-                "Try {}: it fits this line, but not the line above.",
+                "Try {}: it fits this line, but not {above}.",
                 values(unknown, &found.gained)
             ),
-            _ => shown_at(found),
+            _ => shown_at(found, above),
         },
     };
     LineVerdict::saying(word, says)
 }
 
-fn shown_at(found: &Difference) -> String {
+fn shown_at(found: &Difference, above: &str) -> String {
     let Some(example) = &found.counterexample else {
-        return "The line above has solutions that this one does not have.".into();
+        return format!("{} has solutions that this line does not have.", capital(above));
     };
     let places: Vec<_> = example
         .at
@@ -116,12 +137,12 @@ fn shown_at(found: &Difference) -> String {
             format!("{} is not the same as {}.{}", math(left), math(right), nearly(left, right))
         }
         (Shown::Value(left), Shown::Value(right)) => {
-            format!("Try {at}: the line above gives {}, this one {}.", math(left), math(right))
+            format!("Try {at}: {above} gives {}, this one {}.", math(left), math(right))
         }
         (Shown::Truth(true), _) => {
-            format!("Try {at}: the line above is true there, this one is not.")
+            format!("Try {at}: {above} is true there, this one is not.")
         }
-        _ => format!("Try {at}: this line is true there, the line above is not."),
+        _ => format!("Try {at}: this line is true there, {above} is not."),
     }
 }
 
@@ -161,13 +182,13 @@ mod tests {
             ("3(x+4)", "3x+4", VerdictWord::Breaks,
              "Try $x = 0$: the line above gives $12$, this one $4$."),
             ("3(2x-5) = 27", "6x-5 = 27", VerdictWord::Breaks,
-             "Try $x = \\frac{16}{3}$: it fits this line, but not the line above."),
+             "Try $x = \\frac{16}{3}$: it fits this line, but not {above}."),
             ("x^2 = 5x", "x = 5", VerdictWord::DropsSolution,
              "$x = 0$ fits the line above, but not this one."),
             ("x^3 = x", "x = 1", VerdictWord::DropsSolution,
              "$x = -1$ and $x = 0$ fit the line above, but not this one."),
             ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
-             "$x = 0$ fits this line, but not the line above."),
+             "$x = 0$ fits this line, but not {above}."),
             ("3x = 12", "x = 4", VerdictWord::Holds, ""),
             ("3.14159", "π", VerdictWord::Breaks,
              "$3.14159$ is not the same as $\\pi $. With ≈ it holds to $5$ decimal places."),
@@ -177,7 +198,7 @@ mod tests {
              "This step goes beyond what can be proved here so far. Carry on."),
         ] {
             let read = |text: &str| algebra::read_line(text).expect(text).line;
-            let found = step_says(&algebra::compare(&read(from), &read(to), None), "x");
+            let found = step_says(&algebra::compare(&read(from), &read(to), None), "x", Against::LineAbove);
             assert_eq!((found.word, found.says.as_str()), (word, says), "{from} -> {to}");
         }
     }

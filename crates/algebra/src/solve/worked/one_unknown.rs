@@ -38,10 +38,49 @@ const LINES: usize = 14;
 pub struct OneUnknown {
     /// The lines, the problem first.
     pub steps: Vec<Step>,
-    /// The method's name in files.
-    pub method: &'static str,
-    /// Every method that fits.
-    pub methods: Vec<&'static str>,
+    /// The way in which it is worked.
+    pub way: Way,
+    /// Every way that fits.
+    pub ways: Vec<Way>,
+}
+
+/// A way of working a line in one unknown.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Way {
+    /// Where there is but one.
+    Usual,
+    /// A quadratic by the root of both sides.
+    SquareRoot,
+    /// A quadratic by its factors.
+    Factor,
+    /// A quadratic by the formula.
+    Formula,
+    /// A quadratic by completing the square.
+    CompleteTheSquare,
+}
+
+impl Way {
+    /// All ways.
+    pub const ALL: [Self; 5] =
+        [Self::Usual, Self::SquareRoot, Self::Factor, Self::Formula, Self::CompleteTheSquare];
+
+    /// Its name in files.
+    #[must_use]
+    pub const fn name(self) -> &'static str {
+        match self {
+            Self::Usual => "usual",
+            Self::SquareRoot => "square-root",
+            Self::Factor => "factor",
+            Self::Formula => "formula",
+            Self::CompleteTheSquare => "complete-the-square",
+        }
+    }
+
+    /// The way of that name.
+    #[must_use]
+    pub fn named(name: &str) -> Option<Self> {
+        Self::ALL.into_iter().find(|way| way.name() == name)
+    }
 }
 
 /// The line that says what the solutions are; `None` for those that go on for ever.
@@ -77,14 +116,14 @@ fn any_of(mut lines: Vec<Line>) -> Line {
     }
 }
 
-/// The working of `line` for `letter`, by `method` or the usual one.
+/// The working of `line` for `letter`, in that way or the usual one.
 ///
 /// # Errors
-/// [`Unsolved`] when the solutions are not found, or the method does not fit.
+/// [`Unsolved`] when the solutions are not found, or the way does not fit.
 pub fn one_unknown(
     line: &Line,
     letter: &str,
-    method: Option<&str>,
+    wanted: Option<Way>,
     assumed: &Assumptions,
 ) -> Result<OneUnknown, Unsolved> {
     let solutions =
@@ -100,11 +139,11 @@ pub fn one_unknown(
     let mut writer = Writer {
         letter,
         assumed,
-        wanted: method,
+        wanted,
         steps: vec![step(line.clone(), Rule::Given, Role::Starts)],
         may_add: false,
-        methods: Vec::new(),
-        method: "",
+        ways: Vec::new(),
+        way: None,
     };
     writer.go_on(line)?;
     let last = writer.steps.last().map(|step| step.line.clone());
@@ -140,11 +179,11 @@ pub fn one_unknown(
     if let Some(last) = writer.steps.last_mut().filter(|last| last.role == Role::Follows) {
         last.role = Role::Concludes;
     }
-    let methods = if writer.methods.is_empty() { vec!["usual"] } else { writer.methods };
-    let used = if writer.method.is_empty() { methods[0] } else { writer.method };
-    match method {
-        Some(wanted) if wanted != used => Err(Unsolved::NotThisMethod),
-        _ => Ok(OneUnknown { steps: writer.steps, method: used, methods }),
+    let ways = if writer.ways.is_empty() { vec![Way::Usual] } else { writer.ways };
+    let way = writer.way.unwrap_or(ways[0]);
+    match wanted {
+        Some(wanted) if wanted != way => Err(Unsolved::NotThisMethod),
+        _ => Ok(OneUnknown { steps: writer.steps, way, ways }),
     }
 }
 
@@ -244,12 +283,12 @@ fn step(line: Line, rule: Rule, role: Role) -> Step {
 struct Writer<'a> {
     letter: &'a str,
     assumed: &'a Assumptions,
-    wanted: Option<&'a str>,
+    wanted: Option<Way>,
     steps: Vec<Step>,
     /// Whether a line may have brought solutions in.
     may_add: bool,
-    methods: Vec<&'static str>,
-    method: &'static str,
+    ways: Vec<Way>,
+    way: Option<Way>,
 }
 
 /// An equation in normal form: everything on the left.

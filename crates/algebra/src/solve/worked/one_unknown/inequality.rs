@@ -1,6 +1,6 @@
 //! The working of an inequality: its parts undone one after the other, or everything on one side as a product.
 
-use super::{OneUnknown, any_of, step};
+use super::{OneUnknown, Way, any_of, step};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind, Function};
 use crate::line::{Line, Relation};
@@ -30,7 +30,7 @@ pub(super) fn worked(line: &Line, letter: &str, answer: Line) -> OneUnknown {
         rule => rule,
     });
     steps.push(step(answer, rule, Role::Concludes));
-    OneUnknown { steps, method: "usual", methods: vec!["usual"] }
+    OneUnknown { steps, way: Way::Usual, ways: vec![Way::Usual] }
 }
 
 /// Where the sign of what is compared with zero can change.

@@ -1,6 +1,6 @@
 //! A quadratic equation by any of its methods.
 
-use super::Writer;
+use super::{Way, Writer};
 use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::line::Line;
@@ -28,29 +28,29 @@ impl Writer<'_> {
         let [c, b, a] = poly.coefficients() else { return Ok(()) };
         let zero = Line::equation(poly.to_expr(self.letter), Expr::int(0));
         let rational = poly.rational_roots().is_some_and(|roots| !roots.is_empty());
-        let mut methods = Vec::new();
+        let mut ways = Vec::new();
         let alone = self.power_alone(line).filter(|power| power.exponent == 2);
         if b.is_zero() || alone.is_some() {
-            methods.push("square-root");
+            ways.push(Way::SquareRoot);
         }
         if rational {
-            methods.push("factor");
+            ways.push(Way::Factor);
         }
-        methods.extend(["formula", "complete-the-square"]);
-        if self.methods.is_empty() {
-            self.methods.clone_from(&methods);
+        ways.extend([Way::Formula, Way::CompleteTheSquare]);
+        if self.ways.is_empty() {
+            self.ways.clone_from(&ways);
         }
-        let usual = methods[0];
-        let method = match self.wanted {
+        let usual = ways[0];
+        let way = match self.wanted {
             Some(wanted) => {
-                *methods.iter().find(|m| **m == wanted).ok_or(Unsolved::NotThisMethod)?
+                *ways.iter().find(|way| **way == wanted).ok_or(Unsolved::NotThisMethod)?
             }
             None => usual,
         };
-        self.method = method;
+        self.way = Some(way);
         let x = Expr::symbol(self.letter);
-        match method {
-            "square-root" => {
+        match way {
+            Way::SquareRoot => {
                 if let Some(power) = alone {
                     return self.rooted(line, power);
                 }
@@ -64,13 +64,13 @@ impl Writer<'_> {
                     self.solved_here(line, Rule::RootBoth(2));
                 }
             }
-            "factor" => {
+            Way::Factor => {
                 if !self.typed_product(line) {
                     self.push(zero, Rule::MoveToOneSide, Role::Follows);
                     self.factorised(poly);
                 }
             }
-            "formula" => {
+            Way::Formula => {
                 self.push(zero, Rule::MoveToOneSide, Role::Follows);
                 let under = b * b - from_int(4) * a * c;
                 let root: Expr =
