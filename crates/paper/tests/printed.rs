@@ -9,7 +9,7 @@ use teaching::skill::Stage;
 
 fn ladder(seed: u64, each: usize, method: Option<&str>) -> Ladder {
     let skills = ["ratio.missing-term", "equations.linear"].map(str::to_owned).to_vec();
-    let method = method.map(str::to_owned);
+    let method = method.and_then(skills::ids::method_named);
     let order = LadderOrder {
         skills,
         grip: each,

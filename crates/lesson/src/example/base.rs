@@ -9,7 +9,6 @@ use skills::typed::rung::{rung_of, worked};
 use skills::typed::{Asked, MethodChoice, NoWorking, asked, no};
 use teaching::ids::MethodId;
 use teaching::skill::Stage;
-use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
 
 /// A problem with its working, and the methods that fit.

@@ -1,7 +1,7 @@
 //! How much of a working is written down.
 
 use super::Example;
-use algebra::write::{latex_line, speech_line, text_line};
+use algebra::write::latex_line;
 use algebra::{Expr, Line, Relation, Role, StepVerdict, compare, read_latex};
 use serde::{Deserialize, Serialize};
 use teaching::moves::{self, Move};

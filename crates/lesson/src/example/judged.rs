@@ -2,7 +2,6 @@
 
 use super::base::Base;
 use super::{Example, ExampleLine, LONGEST_REASON, MOST_LINES, slip};
-use algebra::write::{latex_line, speech_line, text_line};
 use algebra::{Line, Options, Role, read_line_with};
 use desk::{DeskLine, JudgedLine, judge, reads_units};
 use skills::ladder::Rung;
