@@ -1,5 +1,6 @@
 //! Answers on the Step Desk that are more than a number: rounded, in degrees, for a letter, in a story, with a check below.
 
+use algebra::form::Form;
 use algebra::write::text;
 use desk::{DeskLine, Judgement, judge};
 use skills::ladder::{Ladder, LadderOrder, Rung};
@@ -16,10 +17,10 @@ fn rung(skill: &str, line: &str, unknown: &str, answer: &str, form: &str, given:
     rung.given = given.iter().map(|&given| given.to_owned()).collect();
     rung.answer.text = answer.into();
     rung.answer.value = answer.into();
-    rung.answer.form = form.into();
+    rung.answer.form = Form::named(form).expect(form);
     rung.answer.unit = None;
     let read = algebra::read_line(answer).expect("readable").line;
-    rung.answer.latex = algebra::write::latex_line(&read);
+    rung.answer.latex = Some(algebra::write::latex_line(&read));
     rung
 }
 
@@ -138,7 +139,7 @@ fn a_rounded_key_says_its_number() {
             LadderOrder { skills, grip: 4, tilt: 4, climb: 4, seed: 3, ..LadderOrder::default() };
         let made = Ladder::make(&order).expect("made");
         let rounded: Vec<&Rung> =
-            made.rungs.iter().filter(|rung| rung.answer.form.starts_with("decimal")).collect();
+            made.rungs.iter().filter(|rung| matches!(rung.answer.form, Form::Decimal(_))).collect();
         assert!(rounded.len() >= 3, "{skill}");
         for rung in rounded {
             let last = rung

@@ -450,7 +450,7 @@ mod tests {
 
     #[test]
     fn the_class_is_taught_its_own_method() {
-        let wanted = Wanted { method: Some(method("bar")), ..wanted("percent.part", 1) };
+        let wanted = Wanted { method: Some(MethodId::new("bar")), ..wanted("percent.part", 1) };
         let lesson = wanted.offer().expect("offered").lesson;
         let examples: Vec<&Example> = lesson
             .slides
@@ -461,9 +461,12 @@ mod tests {
                 _ => None,
             })
             .collect();
-        assert_eq!((examples[0].method, examples[1].method), (method("bar"), method("bar")));
-        assert_ne!(examples[2].method, method("bar"));
-        assert_eq!(lesson.sheet.method, Some(method("bar")));
+        assert_eq!(
+            (examples[0].method, examples[1].method),
+            (MethodId::new("bar"), MethodId::new("bar"))
+        );
+        assert_ne!(examples[2].method, MethodId::new("bar"));
+        assert_eq!(lesson.sheet.method, Some(MethodId::new("bar")));
     }
 
     #[test]
@@ -485,7 +488,8 @@ mod tests {
     #[test]
     fn what_cannot_be_offered_says_why() {
         assert!(wanted("juggling", 1).offer().is_err());
-        let no_method = Wanted { method: Some(method("balance")), ..wanted("percent.part", 1) };
+        let no_method =
+            Wanted { method: Some(MethodId::new("balance")), ..wanted("percent.part", 1) };
         assert!(no_method.offer().is_err());
         let short = Wanted { minutes: 2, ..wanted("percent.part", 1) };
         assert!(short.offer().is_err());

@@ -196,7 +196,8 @@ fn a_problem_typed_by_hand_is_worked_and_stays_on_every_version() {
         ("What is 15% of 60?", "What is 15% of 60?", "9", "any"),
     ] {
         let rung = rungs(&change(&plan, &typed(problem)).expect(problem)).swap_remove(0);
-        let told = (rung.prompt.as_str(), rung.answer.text.as_str(), rung.answer.form.as_str());
+        let written = rung.answer.form.name();
+        let told = (rung.prompt.as_str(), rung.answer.text.as_str(), written.as_str());
         assert_eq!(told, (prompt, answer, form));
         let line = DeskLine { text: answer.into(), latex: false };
         assert!(judge(&rung, &[line]).finished, "{problem}: the answer is taken on the desk");

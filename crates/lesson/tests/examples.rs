@@ -8,6 +8,8 @@ use lesson::bench::{Plan, change as change_ladder};
 use lesson::example::{Blank, Detail, Example, ExampleChange as Change, change};
 use skills::SKILLS;
 use skills::ladder::LadderOrder;
+use teaching::ids::MethodId;
+use teaching::slips::SecondTermNotMultiplied;
 use teaching::verdict::VerdictWord::{self, Breaks, Given, Holds};
 
 fn typed(problem: &str) -> Example {
@@ -78,7 +80,9 @@ fn what_cannot_be_read_changes_nothing_and_says_where() {
     assert!(why.mend.is_some());
     assert!(refused(&example, &write(0, "3x = 12")).contains("the problem itself"));
     assert!(refused(&example, &write(99, "3x = 12")).contains("no longer there"));
-    assert!(refused(&example, &Change::Method { id: "magic".into() }).contains("does not fit"));
+    assert!(
+        refused(&example, &Change::Method { id: MethodId::new("magic") }).contains("does not fit")
+    );
     let cut = Change::Reason { line: 1, text: Some("costs $5".into()) };
     assert!(refused(&example, &cut).contains("dollar sign"));
     let long = Change::Reason { line: 1, text: Some("x".repeat(301)) };
@@ -90,7 +94,7 @@ fn own_lines_are_never_written_over() {
     let own = done(&typed("3(2x - 5) = 27"), &write(1, "2x - 5 = 9"));
     for by in [
         Change::Vary { seed: 1 },
-        Change::Method { id: "undo".into() },
+        Change::Method { id: MethodId::new("undo") },
         Change::Detail { detail: Detail::Brisk },
         Change::Slip { slip: None },
     ] {
@@ -130,7 +134,7 @@ fn what_is_left_out_is_asked_for_and_filled_in_again() {
 fn a_slip_is_put_in_and_taken_out() {
     let example = typed("3(2x - 5) = 27");
     let offered = example.slips().expect("made");
-    let bracket = offered.iter().find(|offer| offer.slip.id == "second-term-not-multiplied");
+    let bracket = offered.iter().find(|offer| offer.slip.id == SecondTermNotMultiplied::ID);
     let slip = Some(bracket.expect("it is offered").slip.clone());
     let broken = done(&example, &Change::Slip { slip });
     let breaks: Vec<_> = broken.working.iter().map(|line| line.line.verdict == Breaks).collect();
@@ -206,7 +210,10 @@ fn every_typed_problem_can_be_made_again_by_each_method_and_in_each_detail() {
                 let made = done(&other, &Change::Detail { detail });
                 let sound = made.working.iter().all(|line| line.is_sound());
                 assert!(sound, "{problem}: {:?}", lines(&made));
-                assert!(made.working.iter().any(|line| line.line.role == "starts"), "{problem}");
+                assert!(
+                    made.working.iter().any(|line| line.line.role == algebra::Role::Starts),
+                    "{problem}"
+                );
             }
         }
     }

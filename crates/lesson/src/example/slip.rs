@@ -213,7 +213,7 @@ mod tests {
         for bad in [
             PutIn { line: 0, ..good.clone() },
             PutIn { line: 99, ..good.clone() },
-            PutIn { id: "nothing".into(), ..good.clone() },
+            PutIn { id: SlipId::new("nothing"), ..good.clone() },
             PutIn { math: "6x - 15 = 27".into(), ..good },
         ] {
             assert_eq!(broken(&rung, &bad), None, "{bad:?}");
