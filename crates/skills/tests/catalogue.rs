@@ -47,7 +47,7 @@ fn the_page_of_the_skills_is_the_catalogue() {
         writeln!(page, "\n## {}\n\n| id | grades | title | objective | methods | slips |\n|---|---|---|---|---|---|", strand(heading)).expect("a string");
         for (skill, card) in skills.filter(|(_, card)| card.strand == heading) {
             let methods: Vec<&str> = card.methods.iter().map(|method| method.title).collect();
-            let slips: Vec<&str> = skill.slips().iter().map(|slip| slip.id()).collect();
+            let slips: Vec<&str> = skill.slips().iter().map(|slip| slip.id().as_str()).collect();
             writeln!(
                 page,
                 "| `{}` | {} | {} | {} | {} | {} |",
@@ -82,7 +82,8 @@ fn sheet(skill: &dyn Skill) -> String {
         for line in &rung.working {
             writeln!(text, "    {} | {}", line.math, line.reason).expect("a string");
         }
-        writeln!(text, "    => {} [{}]", rung.answer.text, rung.answer.form).expect("a string");
+        writeln!(text, "    => {} [{}]", rung.answer.text, rung.answer.form.name())
+            .expect("a string");
     }
     text
 }

@@ -6,15 +6,16 @@ use skills::SKILLS;
 use skills::ladder::{Ladder, LadderOrder, Rung};
 use std::collections::BTreeMap;
 use teaching::figure::{DigitKind, Figure, Load, Tile, TreeNode};
+use teaching::ids::MethodId;
 
-fn rungs(skill: &str, method: &str, seed: u64) -> Vec<Rung> {
+fn rungs(skill: &str, method: MethodId, seed: u64) -> Vec<Rung> {
     let order = LadderOrder {
         skills: vec![skill.into()],
         grip: 6,
         tilt: 3,
         climb: 3,
         seed,
-        method: Some(method.into()),
+        method: Some(method),
         ..LadderOrder::default()
     };
     Ladder::make(&order).unwrap_or_else(|why| panic!("{skill}: {}", why.says())).rungs
@@ -145,7 +146,7 @@ fn told_kind(figure: Option<&Figure>) -> String {
 fn the_point_ends_where_the_number_has_it() {
     let mut seen = 0;
     for seed in 0..6 {
-        for rung in rungs("standard-form", "move-the-point", seed) {
+        for rung in rungs("standard-form", MethodId::new("move-the-point"), seed) {
             for line in &rung.working {
                 let Some(figure) = &line.figure else { continue };
                 let Some(told) = worth(figure) else { continue };
@@ -190,7 +191,7 @@ fn every_skill_has_its_pictures() {
 fn columns_end_with_the_answer() {
     for (skill, method) in [("add-sub.column", "column"), ("binary.add", "carry-table")] {
         let mut seen = 0;
-        for rung in (0..6).flat_map(|seed| rungs(skill, method, seed)) {
+        for rung in (0..6).flat_map(|seed| rungs(skill, MethodId::new(method), seed)) {
             let pictures = pictures(&rung);
             let (Some(Figure::Columns { result: first, .. }), Some(Figure::Columns { result, .. })) =
                 (pictures.first(), pictures.last())
@@ -211,7 +212,7 @@ fn columns_end_with_the_answer() {
 fn strips_and_bars_show_what_is_asked_until_it_is_found() {
     let mut seen = 0;
     for (skill, method) in [("percent.part", "bar"), ("percent.whole", "bar")] {
-        for rung in (0..4).flat_map(|seed| rungs(skill, method, seed)) {
+        for rung in (0..4).flat_map(|seed| rungs(skill, MethodId::new(method), seed)) {
             let [
                 Figure::PercentBar { percent, part, whole },
                 ..,
@@ -227,7 +228,8 @@ fn strips_and_bars_show_what_is_asked_until_it_is_found() {
             seen += 1;
         }
     }
-    for rung in (0..4).flat_map(|seed| rungs("fractions.equivalent", "strips", seed)) {
+    for rung in (0..4).flat_map(|seed| rungs("fractions.equivalent", MethodId::new("strips"), seed))
+    {
         let Some(Figure::Strips { strips }) = pictures(&rung).last().copied() else { continue };
         let [a, b] = &strips[..] else { panic!("two strips") };
         assert_eq!(a.shaded * b.parts, b.shaded * a.parts, "{}", rung.prompt);
@@ -239,7 +241,9 @@ fn strips_and_bars_show_what_is_asked_until_it_is_found() {
 #[test]
 fn as_many_digits_are_kept_as_the_problem_asks_for() {
     let mut seen = 0;
-    for rung in (0..6).flat_map(|seed| rungs("rounding.significant", "mark-the-figures", seed)) {
+    for rung in (0..6)
+        .flat_map(|seed| rungs("rounding.significant", MethodId::new("mark-the-figures"), seed))
+    {
         let Some(Figure::Digits { digits }) = pictures(&rung).first().copied() else { continue };
         let kept = digits.iter().filter(|digit| digit.kind == DigitKind::Kept).count();
         let asked = rung.prompt.split(" significant figure").next().unwrap_or_default();

@@ -1,6 +1,7 @@
 //! Workings as they would be written on a board: one idea a line, a reason for each, every line proved.
 
 use skills::typed::{TypedWorking, work};
+use teaching::ids::MethodId;
 use teaching::verdict::VerdictWord;
 
 /// A working as rows of mathematics and reason.
@@ -9,8 +10,9 @@ fn rows(working: &TypedWorking) -> Vec<String> {
 }
 
 #[track_caller]
-fn check(problem: &str, method: &str, expected: &[&str]) {
-    let found = work(problem, Some(method)).unwrap_or_else(|why| panic!("{problem}: {}", why.says));
+fn check(problem: &str, method: &'static str, expected: &[&str]) {
+    let found = work(problem, Some(MethodId::new(method)))
+        .unwrap_or_else(|why| panic!("{problem}: {}", why.says));
     assert_eq!(rows(&found), expected, "{problem} by {method}");
     // What is given out is proved: only the first line and words carry no claim.
     for line in &found.working {
