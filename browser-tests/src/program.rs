@@ -3,6 +3,8 @@
 use std::io::{BufRead, BufReader};
 use std::path::{Path, PathBuf};
 use std::process::{Child, Command, Stdio};
+use store::TeacherId;
+use store::lesson::Place;
 use store::scratch::{Scratch, scratch};
 
 /// The running program. It is killed when this goes.
@@ -48,12 +50,12 @@ impl Program {
     ///
     /// # Panics
     /// When there is none.
-    pub async fn demo_ladder(&self) -> (u64, store::ladder::KeptLadder) {
+    pub async fn demo_ladder(&self) -> (TeacherId, store::ladder::KeptLadder) {
         let db = &self.scratch.db;
         let orla = store::teacher::by_sign_in(db, "orla").await.expect("the demo teacher").id;
-        let shelf = store::lesson::shelf(db, orla, store::lesson::Place::Shelf).await;
+        let shelf = store::lesson::shelf(db, orla, Place::Shelf, "", None).await;
         let mut all = Vec::new();
-        for on in shelf.expect("a shelf") {
+        for on in shelf.expect("a shelf").entries {
             all.extend(store::ladder::of_lesson(db, orla, on.id).await.expect("ladders"));
         }
         let first = all.into_iter().min_by_key(|ladder| ladder.id);

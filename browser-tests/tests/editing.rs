@@ -98,7 +98,7 @@ async fn somebody_elses_lesson_is_not_there() {
     let other = store::teacher::create(db, "other", "Somebody Else", "-").await.expect("kept");
     let theirs =
         lesson::Lesson::new("Secret", 6, teaching::skill::Strand::Number, 45).expect("fine");
-    let id = store::lesson::create(db, other, &theirs).await.expect("kept");
+    let id = store::lesson::create(db, other, theirs).await.expect("kept");
     let browser = lesson(&program, "Equations in balance").await;
     browser.go(&format!("{}/lessons/{id}", program.url)).await;
     browser.see_text("This is not here, or it is not yours.").await;
@@ -125,7 +125,7 @@ async fn two_windows_of_one_student_are_told_of_each_other() {
 
     // The other window of the same student saves in between.
     let db = &program.scratch.db;
-    let desks = store::desk::of_ladder(db, orla, ladder.id).await.expect("desks");
+    let desks = store::desk::of_ladder(db, orla, ladder.id, None).await.expect("desks").entries;
     let mateo = desks.iter().find(|desk| desk.student == "Mateo").expect("there");
     let mut other = mateo.written[0].clone();
     other.lines[0].text = "n=2".into();

@@ -1,6 +1,7 @@
 //! The student's path: a link, a name, lines, a verdict for each, and what was called saved is kept.
 
 use browser_tests::{Browser, Program};
+use store::{LadderId, TeacherId};
 
 /// The verdict words on the page, from top to bottom.
 const VERDICTS: &str = "[...document.querySelectorAll('.lines .verdict .verdict')].map((v) => v.innerText.trim()).join()";
@@ -49,7 +50,7 @@ async fn a_student_writes_lines_and_each_gets_its_verdict() {
 
     // What the screen calls saved is in MariaDB, and survives the program's sudden end.
     let db = &program.scratch.db;
-    let kept = store::desk::of_ladder(db, orla, ladder.id).await.expect("desks");
+    let kept = store::desk::of_ladder(db, orla, ladder.id, None).await.expect("desks").entries;
     let sanna = kept.iter().find(|desk| desk.student == "Sanna").expect("she joined");
     assert_eq!(sanna.written[0].rung, 2);
     assert_eq!(sanna.written[0].lines[0].text, format!("x={solution}"));
@@ -119,7 +120,7 @@ async fn a_line_that_drops_or_adds_a_solution_is_told_so() {
 }
 
 /// A ladder with one rung, posed by hand.
-async fn by_hand(program: &Program, line: &str, prompt: &str) -> (u64, u64, String) {
+async fn by_hand(program: &Program, line: &str, prompt: &str) -> (TeacherId, LadderId, String) {
     let db = &program.scratch.db;
     let (orla, ladder) = program.demo_ladder().await;
     let mut posed = ladder.ladder.clone();

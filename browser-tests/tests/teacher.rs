@@ -1,6 +1,8 @@
 //! The teacher's path: sign in, a lesson, a worked example, the wall, a ladder, its PDFs, its link.
 
 use browser_tests::{Browser, Program};
+use store::LadderId;
+use store::lesson::Place;
 
 /// Only what matters for finding numbers and words: signs of a formula may stand on lines of their own.
 fn squeezed(text: &str) -> String {
@@ -99,7 +101,10 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
     let kept = {
         let db = &program.scratch.db;
         let orla = store::teacher::by_sign_in(db, "orla").await.expect("there").id;
-        store::ladder::find(db, orla, id.parse().expect("a number")).await.expect("kept").ladder
+        store::ladder::find(db, orla, LadderId(id.parse().expect("a number")))
+            .await
+            .expect("kept")
+            .ladder
     };
     for rung in &kept.rungs {
         for words in rung.prompt.split('$').step_by(2) {
@@ -141,8 +146,8 @@ async fn a_stale_save_is_told_and_overwrites_nothing() {
     // Another window saves in the meantime.
     let db = &program.scratch.db;
     let orla = store::teacher::by_sign_in(db, "orla").await.expect("there").id;
-    let shelf = store::lesson::shelf(db, orla, store::lesson::Place::Shelf).await.expect("a shelf");
-    let on = shelf.iter().find(|on| on.lesson.title == "Equations in balance").expect("there");
+    let shelf = store::lesson::shelf(db, orla, Place::Shelf, "", None).await.expect("a shelf");
+    let on = shelf.entries.iter().find(|on| on.title == "Equations in balance").expect("there");
     let mut other = store::lesson::find(db, orla, on.id).await.expect("there");
     other.lesson.slides[0].title = "From the other window".into();
     store::lesson::save(db, orla, on.id, other.revision, &other.lesson).await.expect("saved");

@@ -3,12 +3,13 @@
 
 use browser_tests::{Browser, Program};
 use serde_json::Value;
+use store::LessonId;
 
 const LINES: &str = "[...document.querySelectorAll('.lines .face .math > .math-line')].map((line) => line.querySelector('annotation').textContent)";
 const VERDICTS: &str =
     "[...document.querySelectorAll('.lines .face .verdict')].map((v) => v.textContent.trim())";
 
-async fn bench() -> (Program, Browser, u64) {
+async fn bench() -> (Program, Browser, LessonId) {
     let program = Program::start().await;
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;

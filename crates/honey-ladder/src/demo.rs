@@ -3,6 +3,7 @@
 mod lessons;
 mod students;
 
+use store::lesson::{New, NewLadder};
 use store::{Db, StoreError};
 
 /// The demo teacher signs in by this name.
@@ -39,15 +40,19 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
     let lessons = lessons::all().map_err(DemoError::Lesson)?;
     let hash = server::password::hash(PASSWORD).map_err(|e| DemoError::Lesson(e.to_string()))?;
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
-    for mut demo in lessons {
-        let lesson = store::lesson::create(db, orla, &demo.lesson).await?;
-        let Some((title, plan)) = demo.ladder else { continue };
-        let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
-        let id = store::ladder::create(db, orla, lesson, &title, &ladder, Some(&plan)).await?;
-        demo.lesson.hang(id);
-        store::lesson::complete(db, orla, lesson, &demo.lesson).await?;
-        if demo.is_worked {
-            students::work(db, id, &ladder).await?;
+    for demo in lessons {
+        let mut new = New::from(demo.lesson);
+        if let Some((title, plan)) = demo.ladder {
+            let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
+            new.ladders = vec![NewLadder { named: 0, title, ladder, plan: Some(plan) }];
+        }
+        let made: Vec<_> = new.ladders.iter().map(|new| new.ladder.clone()).collect();
+        let lesson = store::lesson::create(db, orla, new).await?;
+        if !demo.is_worked {
+            continue;
+        }
+        for (hung, ladder) in store::ladder::hung(db, orla, lesson).await?.iter().zip(&made) {
+            students::work(db, hung.id, ladder).await?;
         }
     }
     Ok(())

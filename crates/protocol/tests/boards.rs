@@ -1,4 +1,4 @@
-//! Integer workings as they would be written on a board, every line of them looked at by a person.
+//! Whole workings as they would be written on a board, every line of them looked at by a person.
 //!
 //! A row is `problem ; options => line {reason} -> line {reason}`. With `HONEY_LADDER_BLESS=1` the workings of now
 //! are written down, to be read before they are committed.

@@ -20,6 +20,9 @@ pub struct Failure {
     /// For an unreadable line: the whole line as it would be after a mend.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub mended: Option<String>,
+    /// For a body that does not fit: the place in its JSON, as `lesson.slides[2].title`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub place: Option<String>,
     /// For a stale save: the revision that stands.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub revision: Option<u32>,
@@ -39,6 +42,8 @@ pub enum FailureKind {
     Bad,
     /// Too large.
     TooLarge,
+    /// It took too long.
+    TooSlow,
     /// Our own mistake.
     Internal,
 }
@@ -52,7 +57,14 @@ pub struct ApiError {
 
 impl ApiError {
     pub(crate) fn new(status: StatusCode, kind: FailureKind, says: impl Into<String>) -> Self {
-        let failure = Failure { kind, says: says.into(), at: None, mended: None, revision: None };
+        let failure = Failure {
+            kind,
+            says: says.into(),
+            at: None,
+            mended: None,
+            place: None,
+            revision: None,
+        };
         Self { status, failure }
     }
 
@@ -72,6 +84,24 @@ impl ApiError {
         tracing::error!("{cause}");
         let says = "Something went wrong here. Nothing was changed; please try again.";
         Self::new(StatusCode::INTERNAL_SERVER_ERROR, FailureKind::Internal, says)
+    }
+
+    /// With the place in the JSON where it breaks.
+    pub(crate) fn at_place(mut self, place: String) -> Self {
+        self.failure.place = Some(place);
+        self
+    }
+
+    /// Its status.
+    #[cfg(test)]
+    pub(crate) const fn status(&self) -> StatusCode {
+        self.status
+    }
+
+    /// What the browser gets.
+    #[cfg(test)]
+    pub(crate) const fn failure(&self) -> &Failure {
+        &self.failure
     }
 
     /// A line that cannot be worked: with its place when it could not be read.
@@ -94,6 +124,9 @@ impl From<StoreError> for ApiError {
                 let mut error = Self::new(StatusCode::CONFLICT, FailureKind::Stale, says);
                 error.failure.revision = Some(revision);
                 error
+            }
+            StoreError::NoSuchPage => {
+                Self::bad("There is no such page of this list. Load it anew.")
             }
             StoreError::Full => Self::bad("There is no room for one more here."),
             other => Self::internal(&other),

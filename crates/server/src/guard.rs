@@ -10,6 +10,8 @@ use axum::http::header::{
 use axum::http::{HeaderMap, HeaderValue, Method, StatusCode};
 use axum::middleware::Next;
 use axum::response::{IntoResponse, Response};
+use std::any::Any;
+use std::time::Duration;
 
 const POLICY: &str = "default-src 'self'; script-src 'self'; style-src 'self'; \
     style-src-attr 'unsafe-inline'; font-src 'self' data:; img-src 'self' data:; \
@@ -34,6 +36,28 @@ fn is_ours(headers: &HeaderMap) -> bool {
     let text = |name: HeaderName| headers.get(name).and_then(|value| value.to_str().ok());
     let host = text(HOST);
     text(ORIGIN).is_none_or(|origin| origin.split_once("://").map(|(_, from)| from) == host)
+}
+
+/// How long a request may take.
+const LONGEST: Duration = Duration::from_secs(30);
+
+/// Ends a request that takes too long.
+pub(crate) async fn in_time(request: Request, next: Next) -> Response {
+    match tokio::time::timeout(LONGEST, next.run(request)).await {
+        Ok(response) => response,
+        Err(_) => {
+            let says = "This took too long, and was stopped. Try it with less at a time.";
+            let status = StatusCode::GATEWAY_TIMEOUT;
+            ApiError::new(status, FailureKind::TooSlow, says).into_response()
+        }
+    }
+}
+
+/// Answers for a request whose code fell over: our own mistake, and told as such.
+pub(crate) fn fell(cause: Box<dyn Any + Send>) -> Response {
+    let text = cause.downcast_ref::<String>().map(String::as_str);
+    let text = text.or_else(|| cause.downcast_ref::<&str>().copied());
+    ApiError::internal(&text.unwrap_or("a panic without words")).into_response()
 }
 
 /// Adds the headers.

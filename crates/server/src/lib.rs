@@ -5,8 +5,8 @@
 
 mod api;
 mod app;
-mod body;
 mod error;
+mod extract;
 mod guard;
 pub mod password;
 mod routes;
@@ -17,13 +17,10 @@ pub use app::App;
 
 use axum::Router;
 use axum::extract::DefaultBodyLimit;
-use axum::http::StatusCode;
 use std::path::Path;
-use std::time::Duration;
 use tower_http::catch_panic::CatchPanicLayer;
 use tower_http::compression::CompressionLayer;
 use tower_http::services::{ServeDir, ServeFile};
-use tower_http::timeout::TimeoutLayer;
 use tower_http::trace::TraceLayer;
 
 /// Largest request body, in bytes: a long lesson with room to spare.
@@ -34,14 +31,15 @@ pub fn router(app: App, web: &Path) -> Router {
     let index = ServeFile::new(web.join("index.html"));
     let files = ServeDir::new(web).fallback(index);
     let (api, _) = api::routes().split_for_parts();
-    api.layer(session::layer(app.db.clone()))
+    api.method_not_allowed_fallback(routes::not_in_this_way)
+        .layer(session::layer(app.db.clone()))
         .with_state(app)
         .fallback_service(files)
         .layer(axum::middleware::from_fn(guard::same_site))
         .layer(axum::middleware::from_fn(guard::headers))
         .layer(DefaultBodyLimit::max(BODY_BYTES))
-        .layer(TimeoutLayer::with_status_code(StatusCode::GATEWAY_TIMEOUT, Duration::from_secs(30)))
+        .layer(axum::middleware::from_fn(guard::in_time))
         .layer(CompressionLayer::new())
-        .layer(CatchPanicLayer::new())
+        .layer(CatchPanicLayer::custom(guard::fell))
         .layer(TraceLayer::new_for_http())
 }

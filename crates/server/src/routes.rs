@@ -15,6 +15,12 @@ pub(crate) mod skills;
 
 use crate::error::ApiError;
 
+/// Answers what is asked of an address in a way that it does not know.
+pub(crate) async fn not_in_this_way() -> ApiError {
+    let says = "This cannot be done at this address.";
+    ApiError::new(axum::http::StatusCode::METHOD_NOT_ALLOWED, crate::error::FailureKind::Bad, says)
+}
+
 /// Answers every address of the API that is none.
 pub(crate) async fn nothing_here() -> ApiError {
     ApiError::not_found("There is nothing at this address.")

@@ -184,10 +184,16 @@ async fn somebody_elses_things_are_not_there() {
         assert_eq!(answer.status, StatusCode::NOT_FOUND, "{method} {path}");
         assert_eq!(answer.says(), "This is not here, or it is not yours.", "{method} {path}");
     }
-    for path in [format!("/api/lessons/{lesson}/ladders"), format!("/api/ladders/{ladder}/desks")] {
-        assert_eq!(world.send("GET", &path, Some(&other), None).await.body, json!([]), "{path}");
+    for (path, nothing) in [
+        (format!("/api/lessons/{lesson}/ladders"), json!([])),
+        (format!("/api/ladders/{ladder}/desks"), json!({"entries": []})),
+    ] {
+        assert_eq!(world.send("GET", &path, Some(&other), None).await.body, nothing, "{path}");
     }
-    let stands = store::lesson::find(&world.scratch.db, 1, lesson).await.expect("untouched");
+    let stands =
+        store::lesson::find(&world.scratch.db, store::TeacherId(1), store::LessonId(lesson))
+            .await
+            .expect("untouched");
     assert_eq!(stands.revision, 1);
 }
 
@@ -211,7 +217,7 @@ async fn a_request_from_another_page_changes_nothing() {
     }
     assert_eq!(world.answer(request("http://honey.example")).await.status, StatusCode::OK);
     let shelf = world.send("GET", "/api/lessons", Some(&cookie), None).await;
-    assert_eq!(shelf.body.as_array().map(Vec::len), Some(1));
+    assert_eq!(shelf.body["entries"].as_array().map(Vec::len), Some(1));
 }
 
 #[tokio::test]
@@ -263,7 +269,7 @@ async fn bad_input_gets_a_sentence_and_changes_nothing() {
     let huge = json!({"kind": "typed", "problem": {"text": "x".repeat(BODY_BYTES)}});
     let answer = world.send("POST", "/api/examples", Some(&cookie), Some(huge)).await;
     assert_eq!((answer.status, answer.says()), (StatusCode::PAYLOAD_TOO_LARGE, "This is too large to be sent. Please split it."));
-    assert_eq!(world.send("GET", "/api/lessons", Some(&cookie), None).await.body, json!([]));
+    assert_eq!(world.send("GET", "/api/lessons", Some(&cookie), None).await.body, json!({"entries": []}));
 }
 
 #[tokio::test]
@@ -339,8 +345,8 @@ async fn a_desk_shows_no_answers_and_keeps_to_its_limits() {
     assert_eq!(again.status, StatusCode::CONFLICT, "the other window's lines stand");
     let seen =
         world.send("GET", &format!("/api/ladders/{ladder}/desks"), Some(&cookie), None).await;
-    assert_eq!(seen.body[0]["student"], "Hana");
-    assert_eq!(seen.body[0]["rungs"][0]["lines"][0]["plain"], "x = 1");
+    assert_eq!(seen.body["entries"][0]["student"], "Hana");
+    assert_eq!(seen.body["entries"][0]["rungs"][0]["lines"][0]["plain"], "x = 1");
     // Who leaves takes the seat along: the next one at this device starts afresh.
     world.send("POST", &format!("{path}/leave"), hana, None).await;
     assert!(world.send("GET", &path, hana, None).await.body.get("student").is_none());

@@ -12,7 +12,7 @@ async fn a_new_lesson_stands_on_the_shelf_by_its_grade() {
     for (topic, grade) in [("Late", 9), ("Early", 2), ("Middle", 6)] {
         teacher.lesson(topic, grade).await;
     }
-    let shelf = teacher.ask("GET", "/api/lessons", None).await;
+    let shelf = teacher.list("/api/lessons").await;
     let seen: Vec<_> = shelf
         .as_array()
         .expect("a list")
@@ -43,7 +43,7 @@ async fn a_changed_lesson_comes_back_changed() {
     assert_eq!((&saved["revision"], &saved["lesson"]), (&json!(2), &lesson));
     assert_eq!(saved["minutes_over"], 10);
     assert_eq!(teacher.ask("GET", &path, None).await, saved);
-    assert_eq!(teacher.ask("GET", "/api/lessons", None).await[0]["title"], "Equations in balance");
+    assert_eq!(teacher.list("/api/lessons").await[0]["title"], "Equations in balance");
 }
 
 #[tokio::test]
@@ -122,7 +122,7 @@ async fn a_lesson_is_found_copied_put_away_and_brought_back() {
     let titles = |path: &'static str| {
         let teacher = &teacher;
         async move {
-            let shelf = teacher.ask("GET", path, None).await;
+            let shelf = teacher.list(path).await;
             let all = shelf.as_array().expect("a list").clone();
             all.iter()
                 .map(|one| one["title"].as_str().expect("a title").to_owned())
@@ -278,7 +278,7 @@ async fn a_lesson_is_taken_in_from_a_file() {
     let image = blocks.last().expect("the image")["image"].clone();
     let (status, ..) = other.raw("GET", &format!("/api/images/{image}"), None).await;
     assert_eq!(status, StatusCode::OK);
-    let ladders = other.ask("GET", "/api/ladders", None).await;
+    let ladders = other.list("/api/ladders").await;
     assert_eq!(ladders.as_array().map(Vec::len), Some(1));
     assert!(taken.to_string().contains(&format!("\"ladder\":{}", ladders[0]["id"])));
     // Alone, it leaves both behind.
@@ -343,7 +343,7 @@ async fn boards_texts_and_ladders_are_judged() {
         (&json!("false-equality"), &json!(3))
     );
     teacher.ask("POST", "/api/lessons/offer", wanted("percent.part")).await;
-    let ladders = teacher.ask("GET", "/api/ladders", None).await;
+    let ladders = teacher.list("/api/ladders").await;
     assert_eq!(ladders.as_array().map(Vec::len), Some(1));
     let path = format!("/api/ladders/{}/second-look", ladders[0]["id"]);
     assert_eq!(teacher.ask("GET", &path, None).await, json!([]));

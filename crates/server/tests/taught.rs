@@ -253,7 +253,7 @@ async fn the_class_is_seen_as_it_writes() {
         .collect();
     assert_eq!(words, ["breaks", "cant_read"]);
 
-    let class = teacher.ask("GET", &format!("/api/ladders/{id}/desks"), None).await;
+    let class = teacher.list(&format!("/api/ladders/{id}/desks")).await;
     assert_eq!((&class[0]["student"], &class[1]["student"]), (&json!("Hana"), &json!("Leo")));
     assert_eq!(class[0]["rungs"][0]["finished"], true);
     assert_eq!(class[1]["rungs"][0]["finished"], false);

@@ -366,6 +366,18 @@ fn answer(posed: &Posed) -> Answer {
 }
 
 impl Ladder {
+    /// The ids of its skills, each once, in the order of its rungs.
+    #[must_use]
+    pub fn skills(&self) -> Vec<&str> {
+        let mut found: Vec<&str> = Vec::new();
+        for rung in &self.rungs {
+            if !found.contains(&rung.skill.as_str()) {
+                found.push(&rung.skill);
+            }
+        }
+        found
+    }
+
     /// Makes a ladder: Grip first, then Tilt, then Climb; skills take turns; no problem twice.
     ///
     /// # Errors

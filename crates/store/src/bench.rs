@@ -1,8 +1,6 @@
 //! The ladder that a teacher is making for a lesson: one draft for each lesson.
 
-use crate::lesson::LessonId;
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
+use crate::{Db, LessonId, StoreError, TeacherId};
 use lesson::bench::Plan;
 use sqlx::types::Json;
 

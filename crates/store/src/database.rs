@@ -22,6 +22,9 @@ pub enum StoreError {
         /// The revision that stands now.
         revision: u32,
     },
+    /// There is no page of a list that begins there.
+    #[error("no such page")]
+    NoSuchPage,
     /// There is no room for one more.
     #[error("full")]
     Full,
@@ -48,6 +51,7 @@ pub async fn connect(url: &str) -> Result<Db, StoreError> {
         .connect_with(options)
         .await?;
     MIGRATIONS.run(&db).await?;
+    crate::summaries::complete(&db).await?;
     Ok(db)
 }
 

@@ -1,13 +1,10 @@
 //! Step Desks: who joined, and what each wrote on each rung.
 
-use crate::ladder::LadderId;
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
+use crate::page::{self, Page, cursor, numbers};
+use crate::{Db, DeskId, LadderId, StoreError, TeacherId};
 use desk::{DeskLine, Judgement};
 use sqlx::types::Json;
 
-/// A desk's id.
-pub type DeskId = u64;
 /// Most desks of one ladder: a year group, with room for those who start again.
 pub const MOST_DESKS: i64 = 600;
 
@@ -40,13 +37,20 @@ pub struct Desk {
 /// # Errors
 /// [`StoreError::Full`] past [`MOST_DESKS`].
 pub async fn join(db: &Db, ladder: LadderId, student: &str) -> Result<DeskId, StoreError> {
+    let mut transaction = db.begin().await?;
+    let sql = "SELECT id FROM ladder WHERE id = ? FOR UPDATE";
+    let found: Option<LadderId> =
+        sqlx::query_scalar(sql).bind(ladder).fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
     let sql = "SELECT COUNT(*) FROM desk WHERE ladder = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(ladder).fetch_one(db).await?;
+    let count: i64 = sqlx::query_scalar(sql).bind(ladder).fetch_one(&mut *transaction).await?;
     if count >= MOST_DESKS {
         return Err(StoreError::Full);
     }
     let sql = "INSERT INTO desk (ladder, student) VALUES (?, ?)";
-    Ok(sqlx::query(sql).bind(ladder).bind(student).execute(db).await?.last_insert_id())
+    let done = sqlx::query(sql).bind(ladder).bind(student).execute(&mut *transaction).await?;
+    transaction.commit().await?;
+    Ok(DeskId(done.last_insert_id()))
 }
 
 type RowOfDesk = (DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
@@ -99,29 +103,41 @@ pub async fn save(db: &Db, desk: DeskId, based_on: u32, new: &Written) -> Result
     Err(StoreError::Stale { revision: stands.unwrap_or(0) })
 }
 
-/// Every desk at a teacher's ladder, in the order in which students joined.
+/// A page of the desks at a teacher's ladder, in the order in which students joined. A ladder of somebody else has no
+/// desks.
 ///
 /// # Errors
-/// The database does not answer. A ladder of somebody else has no desks.
+/// [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
 pub async fn of_ladder(
     db: &Db,
     owner: TeacherId,
     ladder: LadderId,
-) -> Result<Vec<Desk>, StoreError> {
+    after: Option<&str>,
+) -> Result<Page<Desk>, StoreError> {
+    let [after] = after.map_or(Ok([0]), numbers)?;
     let sql = "SELECT desk.id, student FROM desk JOIN ladder ON ladder.id = desk.ladder
-               WHERE desk.ladder = ? AND ladder.owner = ? ORDER BY desk.id";
-    let names: Vec<(DeskId, String)> =
-        sqlx::query_as(sql).bind(ladder).bind(owner).fetch_all(db).await?;
+               WHERE desk.ladder = ? AND ladder.owner = ? AND desk.id > ? ORDER BY desk.id LIMIT ?";
+    let names: Vec<(DeskId, String)> = sqlx::query_as(sql)
+        .bind(ladder)
+        .bind(owner)
+        .bind(after)
+        .bind(page::MOST + 1)
+        .fetch_all(db)
+        .await?;
+    let desk = |(id, student)| Desk { id, student, written: Vec::new() };
+    let desks: Vec<Desk> = names.into_iter().map(desk).collect();
+    let mut page = Page::of(desks, page::MOST, |last| cursor([last.id.0.into()]));
+    let Some(last) = page.entries.last().map(|last| last.id) else { return Ok(page) };
     let sql = "SELECT desk, rung, revision, written, judgement FROM desk_rung
-               JOIN desk ON desk.id = desk_rung.desk WHERE desk.ladder = ? ORDER BY desk, rung";
-    let rows: Vec<RowOfDesk> = sqlx::query_as(sql).bind(ladder).fetch_all(db).await?;
-    let mut desks: Vec<Desk> =
-        names.into_iter().map(|(id, student)| Desk { id, student, written: Vec::new() }).collect();
+               JOIN desk ON desk.id = desk_rung.desk
+               WHERE desk.ladder = ? AND desk > ? AND desk <= ? ORDER BY desk, rung";
+    let rows: Vec<RowOfDesk> =
+        sqlx::query_as(sql).bind(ladder).bind(after).bind(last).fetch_all(db).await?;
     for (desk, rung, revision, lines, judgement) in rows {
         // Desks are in the order of their ids.
-        if let Ok(at) = desks.binary_search_by_key(&desk, |desk| desk.id) {
-            desks[at].written.push(written((rung, revision, lines, judgement)));
+        if let Ok(at) = page.entries.binary_search_by_key(&desk, |desk| desk.id) {
+            page.entries[at].written.push(written((rung, revision, lines, judgement)));
         }
     }
-    Ok(desks)
+    Ok(page)
 }

@@ -1,10 +1,8 @@
 //! Images of a teacher's slides, as they were made safe.
 
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
+use crate::{Db, ImageId, StoreError, TeacherId, teacher};
+use sqlx::{MySql, Transaction};
 
-/// What an image is found by.
-pub type ImageId = u64;
 /// Most images of one teacher.
 pub const MOST_IMAGES: i64 = 2_000;
 
@@ -19,19 +17,28 @@ pub async fn create(
     bytes: &[u8],
 ) -> Result<ImageId, StoreError> {
     let mut transaction = db.begin().await?;
-    let sql = "SELECT id FROM teacher WHERE id = ? FOR UPDATE";
-    let _: Option<TeacherId> =
-        sqlx::query_scalar(sql).bind(owner).fetch_optional(&mut *transaction).await?;
+    teacher::lock(&mut transaction, owner).await?;
+    let id = insert(&mut transaction, owner, kind, bytes).await?;
+    transaction.commit().await?;
+    Ok(id)
+}
+
+/// Keeps a new image of a teacher who is locked.
+pub(crate) async fn insert(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    kind: &str,
+    bytes: &[u8],
+) -> Result<ImageId, StoreError> {
     let sql = "SELECT COUNT(*) FROM image WHERE owner = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut *transaction).await?;
+    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut **transaction).await?;
     if count >= MOST_IMAGES {
         return Err(StoreError::Full);
     }
     let sql = "INSERT INTO image (owner, kind, bytes) VALUES (?, ?, ?)";
     let made =
-        sqlx::query(sql).bind(owner).bind(kind).bind(bytes).execute(&mut *transaction).await?;
-    transaction.commit().await?;
-    Ok(made.last_insert_id())
+        sqlx::query(sql).bind(owner).bind(kind).bind(bytes).execute(&mut **transaction).await?;
+    Ok(ImageId(made.last_insert_id()))
 }
 
 /// The kind and the bytes of an image.

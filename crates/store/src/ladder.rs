@@ -1,14 +1,12 @@
 //! Ladders as they were posed, each hanging on a lesson, each with the link of its Step Desk.
 
-use crate::lesson::LessonId;
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError, link};
+use crate::page::{self, Page, cursor, numbers, small, sought};
+use crate::{Db, LadderId, LessonId, StoreError, TeacherId, link};
 use lesson::bench::Plan;
 use skills::Ladder;
 use sqlx::types::Json;
+use sqlx::{MySql, Transaction};
 
-/// A ladder's id.
-pub type LadderId = u64;
 /// Most ladders of one lesson.
 pub const MOST_LADDERS: i64 = 200;
 
@@ -53,17 +51,36 @@ pub async fn create(
     plan: Option<&Plan>,
 ) -> Result<LadderId, StoreError> {
     let mut transaction = db.begin().await?;
+    let id = insert(&mut transaction, owner, lesson, title, ladder, plan).await?;
+    if plan.is_some() {
+        let sql = "DELETE FROM bench WHERE lesson = ?";
+        sqlx::query(sql).bind(lesson).execute(&mut *transaction).await?;
+    }
+    transaction.commit().await?;
+    Ok(id)
+}
+
+/// Hangs a new ladder on a lesson of the same owner.
+pub(crate) async fn insert(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    lesson: LessonId,
+    title: &str,
+    ladder: &Ladder,
+    plan: Option<&Plan>,
+) -> Result<LadderId, StoreError> {
     let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
     let found: Option<LessonId> =
-        sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(&mut *transaction).await?;
+        sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(&mut **transaction).await?;
     found.ok_or(StoreError::NotFound)?;
     let sql = "SELECT COUNT(*) FROM ladder WHERE lesson = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(lesson).fetch_one(&mut *transaction).await?;
+    let count: i64 = sqlx::query_scalar(sql).bind(lesson).fetch_one(&mut **transaction).await?;
     if count >= MOST_LADDERS {
         return Err(StoreError::Full);
     }
-    let sql = "INSERT INTO ladder (owner, lesson, title, link, document, plan)
-               VALUES (?, ?, ?, ?, ?, ?)";
+    let sql =
+        "INSERT INTO ladder (owner, lesson, title, link, document, plan, rungs, skills, words)
+               VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
     let done = sqlx::query(sql)
         .bind(owner)
         .bind(lesson)
@@ -71,14 +88,19 @@ pub async fn create(
         .bind(link())
         .bind(Json(ladder))
         .bind(plan.map(Json))
-        .execute(&mut *transaction)
+        .bind(small(ladder.rungs.len(), u16::MAX))
+        .bind(Json(ladder.skills()))
+        .bind(words(title, ladder))
+        .execute(&mut **transaction)
         .await?;
-    if plan.is_some() {
-        let sql = "DELETE FROM bench WHERE lesson = ?";
-        sqlx::query(sql).bind(lesson).execute(&mut *transaction).await?;
-    }
-    transaction.commit().await?;
-    Ok(done.last_insert_id())
+    Ok(LadderId(done.last_insert_id()))
+}
+
+/// What a ladder is found by, in small letters: its title, and those of its skills.
+pub(crate) fn words(title: &str, ladder: &Ladder) -> String {
+    let skills = ladder.skills().into_iter().filter_map(skills::find);
+    let titles = skills.map(|skill| skill.card().title);
+    std::iter::once(title).chain(titles).collect::<Vec<_>>().join("\n").to_lowercase()
 }
 
 /// The teacher's own ladder `id`.
@@ -106,17 +128,78 @@ pub async fn of_lesson(
     Ok(rows.into_iter().map(kept).collect())
 }
 
-/// Every ladder of a teacher that hangs on a lesson of the shelf, the newest first.
+/// A ladder as it hangs on a lesson.
+#[derive(Debug, Clone, PartialEq, Eq, sqlx::FromRow)]
+pub struct Hung {
+    /// Its id.
+    pub id: LadderId,
+    /// What it is called.
+    pub title: String,
+    /// Opens its Step Desk.
+    pub link: String,
+    /// How many rungs it has.
+    pub rungs: u16,
+}
+
+/// The ladders that hang on a teacher's lesson, in the order in which they were made, without their problems.
 ///
 /// # Errors
 /// The database does not answer.
-pub async fn of_teacher(db: &Db, owner: TeacherId) -> Result<Vec<KeptLadder>, StoreError> {
+pub async fn hung(db: &Db, owner: TeacherId, lesson: LessonId) -> Result<Vec<Hung>, StoreError> {
     let sql =
-        "SELECT ladder.id, lesson, ladder.title, link, hints, ladder.document, plan FROM ladder
+        "SELECT id, title, link, rungs FROM ladder WHERE lesson = ? AND owner = ? ORDER BY id";
+    Ok(sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?)
+}
+
+/// A ladder as it stands on the shelf.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct OnShelf {
+    /// Its id.
+    pub id: LadderId,
+    /// The lesson it hangs on.
+    pub lesson: LessonId,
+    /// What it is called.
+    pub title: String,
+    /// How many rungs it has.
+    pub rungs: u16,
+    /// The ids of its skills, in the order of its rungs.
+    pub skills: Vec<String>,
+}
+
+/// A page of a teacher's ladders that hang on lessons of the shelf and hold all of these words, the newest first.
+///
+/// # Errors
+/// [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
+pub async fn of_teacher(
+    db: &Db,
+    owner: TeacherId,
+    words: &str,
+    after: Option<&str>,
+) -> Result<Page<OnShelf>, StoreError> {
+    let [before] = after.map_or(Ok([i64::MAX]), numbers)?;
+    let sql = "SELECT ladder.id, lesson, ladder.title, rungs, skills FROM ladder
                JOIN lesson ON lesson.id = ladder.lesson
-               WHERE ladder.owner = ? AND lesson.place = 'shelf' ORDER BY ladder.id DESC LIMIT 500";
-    let rows: Vec<Row> = sqlx::query_as(sql).bind(owner).fetch_all(db).await?;
-    Ok(rows.into_iter().map(kept).collect())
+               WHERE ladder.owner = ? AND lesson.place = 'shelf' AND ladder.id < ?
+                 AND NOT EXISTS (
+                   SELECT 1 FROM JSON_TABLE(?, '$[*]' COLUMNS (word VARCHAR(400) PATH '$')) AS sought
+                   WHERE LOCATE(sought.word COLLATE utf8mb4_bin, COALESCE(ladder.words, '')) = 0)
+               ORDER BY ladder.id DESC LIMIT ?";
+    let rows: Vec<(LadderId, LessonId, String, u16, Option<Json<Vec<String>>>)> =
+        sqlx::query_as(sql)
+            .bind(owner)
+            .bind(before)
+            .bind(sought(words))
+            .bind(page::MOST + 1)
+            .fetch_all(db)
+            .await?;
+    let entries = rows.into_iter().map(|(id, lesson, title, rungs, skills)| OnShelf {
+        id,
+        lesson,
+        title,
+        rungs,
+        skills: skills.map(|Json(skills)| skills).unwrap_or_default(),
+    });
+    Ok(Page::of(entries.collect(), page::MOST, |last| cursor([last.id.0.into()])))
 }
 
 /// The ladder whose Step Desk `link` opens.
@@ -140,9 +223,14 @@ pub async fn set_hints(
     id: LadderId,
     hints: u8,
 ) -> Result<(), StoreError> {
-    find(db, owner, id).await?;
-    let sql = "UPDATE ladder SET hints = ? WHERE id = ? AND owner = ?";
+    let mut transaction = db.begin().await?;
+    let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
+    let found: Option<LadderId> =
+        sqlx::query_scalar(sql).bind(id).bind(owner).fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    let sql = "UPDATE ladder SET hints = ? WHERE id = ?";
     let hints = hints.min(STRONGEST_HINT);
-    sqlx::query(sql).bind(hints).bind(id).bind(owner).execute(db).await?;
+    sqlx::query(sql).bind(hints).bind(id).execute(&mut *transaction).await?;
+    transaction.commit().await?;
     Ok(())
 }

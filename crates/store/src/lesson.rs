@@ -2,14 +2,17 @@
 
 pub mod history;
 
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
-use lesson::Lesson;
+use crate::page::{self, Page, cursor, numbers, small, sought};
+use crate::{Db, ImageId, LadderId, LessonId, StoreError, TeacherId, image, ladder};
+use lesson::bench::Plan;
+use lesson::{Checked, Lesson};
+use skills::Ladder;
 use sqlx::types::Json;
+use sqlx::types::time::OffsetDateTime;
+use sqlx::{MySql, Transaction};
+use std::collections::BTreeMap;
 use teaching::skill::Strand;
 
-/// A lesson's id.
-pub type LessonId = u64;
 /// Most lessons of one teacher.
 pub const MOST_LESSONS: i64 = 5_000;
 
@@ -27,10 +30,65 @@ pub struct KeptLesson {
 pub struct OnShelf {
     /// Its id.
     pub id: LessonId,
-    /// The lesson.
-    pub lesson: Lesson,
+    /// What it is called.
+    pub title: String,
+    /// What it is about.
+    pub topic: String,
+    /// The school year; kindergarten is 0.
+    pub grade: u8,
+    /// Its heading in the catalogue.
+    pub strand: Strand,
+    /// Its length.
+    pub minutes: u16,
+    /// How many slides it has.
+    pub slides: u16,
+    /// What was proved on them.
+    pub checked: Checked,
     /// How many ladders hang on it.
     pub ladders: u32,
+    /// When it was changed last.
+    changed: OffsetDateTime,
+}
+
+/// A lesson to be kept, with what goes onto it in the same transaction.
+#[derive(Debug, Clone, PartialEq)]
+pub struct New {
+    /// The lesson; its blocks name images and ladders by the numbers below.
+    pub lesson: Lesson,
+    /// Its images.
+    pub images: Vec<NewImage>,
+    /// Its ladders.
+    pub ladders: Vec<NewLadder>,
+}
+
+/// An image of a new lesson.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct NewImage {
+    /// The number by which the lesson names it.
+    pub named: u64,
+    /// `png`, `jpeg` or `svg`.
+    pub kind: String,
+    /// The image, made safe.
+    pub bytes: Vec<u8>,
+}
+
+/// A ladder of a new lesson.
+#[derive(Debug, Clone, PartialEq)]
+pub struct NewLadder {
+    /// The number by which the lesson names it.
+    pub named: u64,
+    /// What it is called.
+    pub title: String,
+    /// Its problems.
+    pub ladder: Ladder,
+    /// What it was made of, where that is known.
+    pub plan: Option<Plan>,
+}
+
+impl From<Lesson> for New {
+    fn from(lesson: Lesson) -> Self {
+        Self { lesson, images: Vec::new(), ladders: Vec::new() }
+    }
 }
 
 /// Where a lesson stands.
@@ -60,74 +118,151 @@ fn strand_name(strand: Strand) -> Result<String, StoreError> {
     Ok(serde_json::to_value(strand)?.as_str().unwrap_or_default().to_owned())
 }
 
-/// Every lesson of a teacher that stands in that place, by grade, then newest first.
-///
-/// # Errors
-/// The database does not answer, or a lesson cannot be understood.
-pub async fn shelf(db: &Db, owner: TeacherId, place: Place) -> Result<Vec<OnShelf>, StoreError> {
-    let sql = "SELECT id, document, (SELECT COUNT(*) FROM ladder WHERE ladder.lesson = lesson.id)
-               FROM lesson WHERE owner = ? AND place = ? ORDER BY grade, updated_at DESC, id DESC";
-    let rows: Vec<(LessonId, Json<Lesson>, i64)> =
-        sqlx::query_as(sql).bind(owner).bind(place.name()).fetch_all(db).await?;
-    Ok(rows
-        .into_iter()
-        .map(|(id, Json(lesson), ladders)| OnShelf {
-            id,
-            lesson,
-            ladders: u32::try_from(ladders).unwrap_or(u32::MAX),
-        })
-        .collect())
+type ShelfRow = (LessonId, String, String, u8, String, u16, u16, u32, u32, i64, OffsetDateTime);
+
+fn on_shelf(row: ShelfRow) -> Result<OnShelf, StoreError> {
+    let (id, title, topic, grade, strand, minutes, slides, lines, hold, ladders, changed) = row;
+    Ok(OnShelf {
+        id,
+        title,
+        topic,
+        grade,
+        strand: serde_json::from_value(strand.into())?,
+        minutes,
+        slides,
+        checked: Checked { lines, hold },
+        ladders: u32::try_from(ladders).unwrap_or(u32::MAX),
+        changed,
+    })
 }
 
-/// Keeps a new lesson.
+/// A page of a teacher's lessons that stand in that place and hold all of these words, by grade, then newest first;
+/// `after` is where the page before ended.
 ///
 /// # Errors
-/// [`StoreError::Full`] past [`MOST_LESSONS`].
-pub async fn create(db: &Db, owner: TeacherId, lesson: &Lesson) -> Result<LessonId, StoreError> {
+/// [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
+pub async fn shelf(
+    db: &Db,
+    owner: TeacherId,
+    place: Place,
+    words: &str,
+    after: Option<&str>,
+) -> Result<Page<OnShelf>, StoreError> {
+    // Before the first one of all: no grade is so low.
+    let [grade, changed, id] = after.map_or(Ok([-1, 0, 0]), numbers)?;
+    let sql = "SELECT id, title, topic, grade, strand, minutes, slides, claims, proved,
+                 (SELECT COUNT(*) FROM ladder WHERE ladder.lesson = lesson.id), updated_at
+               FROM lesson WHERE owner = ? AND place = ? AND grade >= ?
+                 AND (grade > ? OR updated_at < FROM_UNIXTIME(? / 1000)
+                      OR (updated_at = FROM_UNIXTIME(? / 1000) AND id < ?))
+                 AND NOT EXISTS (
+                   SELECT 1 FROM JSON_TABLE(?, '$[*]' COLUMNS (word VARCHAR(400) PATH '$')) AS sought
+                   WHERE LOCATE(sought.word COLLATE utf8mb4_bin, COALESCE(lesson.words, '')) = 0)
+               ORDER BY grade, updated_at DESC, id DESC LIMIT ?";
+    let rows: Vec<ShelfRow> = sqlx::query_as(sql)
+        .bind(owner)
+        .bind(place.name())
+        .bind(grade.max(0))
+        .bind(grade)
+        .bind(changed)
+        .bind(changed)
+        .bind(id)
+        .bind(sought(words))
+        .bind(page::MOST + 1)
+        .fetch_all(db)
+        .await?;
+    let entries: Vec<OnShelf> = rows.into_iter().map(on_shelf).collect::<Result<_, _>>()?;
+    Ok(Page::of(entries, page::MOST, |last| {
+        let changed = last.changed.unix_timestamp_nanos() / 1_000_000;
+        cursor([last.grade.into(), changed, last.id.0.into()])
+    }))
+}
+
+/// Keeps a new lesson with its images and ladders: all of it, or nothing.
+///
+/// # Errors
+/// [`StoreError::Full`] where there is no room for one more lesson, image or ladder.
+pub async fn create(
+    db: &Db,
+    owner: TeacherId,
+    new: impl Into<New>,
+) -> Result<LessonId, StoreError> {
+    let New { mut lesson, images, ladders } = new.into();
+    let mut transaction = db.begin().await?;
+    crate::teacher::lock(&mut transaction, owner).await?;
     let sql = "SELECT COUNT(*) FROM lesson WHERE owner = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(db).await?;
+    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut *transaction).await?;
     if count >= MOST_LESSONS {
         return Err(StoreError::Full);
     }
-    let mut transaction = db.begin().await?;
-    let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document)
-               VALUES (?, ?, ?, ?, ?, ?)";
+    let mut kept_images: BTreeMap<u64, u64> = BTreeMap::new();
+    for new in &images {
+        let ImageId(id) = image::insert(&mut transaction, owner, &new.kind, &new.bytes).await?;
+        kept_images.insert(new.named, id);
+    }
+    let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document) VALUES (?, ?, ?, ?, ?, ?)";
     let done = sqlx::query(sql)
         .bind(owner)
         .bind(&lesson.title)
         .bind(&lesson.topic)
         .bind(lesson.grade)
         .bind(strand_name(lesson.strand)?)
-        .bind(Json(lesson))
+        .bind(Json(&lesson))
         .execute(&mut *transaction)
         .await?;
-    let id = done.last_insert_id();
-    history::record(&mut transaction, owner, id, 1, lesson).await?;
+    let id = LessonId(done.last_insert_id());
+    let mut kept_ladders: BTreeMap<u64, u64> = BTreeMap::new();
+    for new in &ladders {
+        let (title, plan) = (&new.title, new.plan.as_ref());
+        let LadderId(hung) =
+            ladder::insert(&mut transaction, owner, id, title, &new.ladder, plan).await?;
+        kept_ladders.insert(new.named, hung);
+    }
+    lesson.renumber(&kept_images, &kept_ladders);
+    write(&mut transaction, id, 1, &lesson).await?;
+    history::record(&mut transaction, owner, id, 1, &lesson).await?;
     transaction.commit().await?;
     Ok(id)
 }
 
-/// Completes a lesson that was just made, as with the ids of the ladders that hang on it. That is no change of its own:
-/// it stays at its first revision.
-///
-/// # Errors
-/// [`StoreError::Stale`] when somebody changed it already.
-pub async fn complete(
-    db: &Db,
-    owner: TeacherId,
+/// Writes a lesson, and what a shelf shows of it, into its row.
+async fn write(
+    transaction: &mut Transaction<'_, MySql>,
     id: LessonId,
+    revision: u32,
     lesson: &Lesson,
 ) -> Result<(), StoreError> {
-    let mut transaction = db.begin().await?;
-    let sql = "UPDATE lesson SET document = ? WHERE id = ? AND owner = ? AND revision = 1";
-    sqlx::query(sql).bind(Json(lesson)).bind(id).bind(owner).execute(&mut *transaction).await?;
-    let sql = "UPDATE lesson_version JOIN lesson ON lesson.id = lesson_version.lesson
-               SET lesson_version.document = ?
-               WHERE lesson = ? AND owner = ? AND lesson.revision = 1 AND lesson_version.revision = 1";
-    sqlx::query(sql).bind(Json(lesson)).bind(id).bind(owner).execute(&mut *transaction).await?;
-    transaction.commit().await?;
-    let revision = find(db, owner, id).await?.revision;
-    if revision == 1 { Ok(()) } else { Err(StoreError::Stale { revision }) }
+    let checked = lesson.checked();
+    let sql =
+        "UPDATE lesson SET revision = ?, title = ?, topic = ?, grade = ?, strand = ?, document = ?,
+                 minutes = ?, slides = ?, claims = ?, proved = ?, words = ? WHERE id = ?";
+    sqlx::query(sql)
+        .bind(revision)
+        .bind(&lesson.title)
+        .bind(&lesson.topic)
+        .bind(lesson.grade)
+        .bind(strand_name(lesson.strand)?)
+        .bind(Json(lesson))
+        .bind(lesson.minutes)
+        .bind(small(lesson.slides.len(), u16::MAX))
+        .bind(checked.lines)
+        .bind(checked.hold)
+        .bind(lesson.words())
+        .bind(id)
+        .execute(&mut **transaction)
+        .await?;
+    Ok(())
+}
+
+/// The revision of a teacher's own lesson, which nobody else changes until the transaction ends.
+async fn lock(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    id: LessonId,
+) -> Result<u32, StoreError> {
+    let sql = "SELECT revision FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
+    let found = sqlx::query_scalar(sql).bind(id).bind(owner).fetch_optional(&mut **transaction);
+    found.await?.ok_or(StoreError::NotFound)
 }
 
 /// Puts a teacher's own lesson somewhere else.
@@ -135,9 +270,11 @@ pub async fn complete(
 /// # Errors
 /// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
 pub async fn put(db: &Db, owner: TeacherId, id: LessonId, place: Place) -> Result<(), StoreError> {
-    find(db, owner, id).await?;
-    let sql = "UPDATE lesson SET place = ? WHERE id = ? AND owner = ?";
-    sqlx::query(sql).bind(place.name()).bind(id).bind(owner).execute(db).await?;
+    let mut transaction = db.begin().await?;
+    lock(&mut transaction, owner, id).await?;
+    let sql = "UPDATE lesson SET place = ? WHERE id = ?";
+    sqlx::query(sql).bind(place.name()).bind(id).execute(&mut *transaction).await?;
+    transaction.commit().await?;
     Ok(())
 }
 
@@ -165,41 +302,45 @@ pub async fn save(
     lesson: &Lesson,
 ) -> Result<u32, StoreError> {
     let mut transaction = db.begin().await?;
-    let sql = "UPDATE lesson SET revision = revision + 1, title = ?, topic = ?, grade = ?,
-               strand = ?, document = ? WHERE id = ? AND owner = ? AND revision = ?";
-    let done = sqlx::query(sql)
-        .bind(&lesson.title)
-        .bind(&lesson.topic)
-        .bind(lesson.grade)
-        .bind(strand_name(lesson.strand)?)
-        .bind(Json(lesson))
-        .bind(id)
-        .bind(owner)
-        .bind(based_on)
-        .execute(&mut *transaction)
-        .await?;
-    if done.rows_affected() == 0 {
-        drop(transaction);
-        let revision = find(db, owner, id).await?.revision;
-        return Err(StoreError::Stale { revision });
-    }
-    history::record(&mut transaction, owner, id, based_on + 1, lesson).await?;
+    let revision = replace(&mut transaction, owner, id, based_on, lesson).await?;
     transaction.commit().await?;
-    Ok(based_on + 1)
+    Ok(revision)
 }
 
-/// Makes a lesson what it was before, and tells its new revision. What stands now stays among its versions: it is a
-/// stretch of work of its own.
-///
-/// # Errors
-/// As [`save`].
-pub async fn restore(
-    db: &Db,
+async fn replace(
+    transaction: &mut Transaction<'_, MySql>,
     owner: TeacherId,
     id: LessonId,
     based_on: u32,
     lesson: &Lesson,
 ) -> Result<u32, StoreError> {
-    history::close(db, owner, id).await?;
-    save(db, owner, id, based_on, lesson).await
+    let revision = lock(transaction, owner, id).await?;
+    if revision != based_on {
+        return Err(StoreError::Stale { revision });
+    }
+    let revision = based_on.saturating_add(1);
+    write(transaction, id, revision, lesson).await?;
+    history::record(transaction, owner, id, revision, lesson).await?;
+    Ok(revision)
+}
+
+/// Makes a lesson what it was at revision `to`, and tells its new revision with the lesson. What stands now stays among
+/// its versions: it is a stretch of work of its own.
+///
+/// # Errors
+/// As [`save`], and [`StoreError::NotFound`] when there is no such version.
+pub async fn restore(
+    db: &Db,
+    owner: TeacherId,
+    id: LessonId,
+    based_on: u32,
+    to: u32,
+) -> Result<KeptLesson, StoreError> {
+    let mut transaction = db.begin().await?;
+    lock(&mut transaction, owner, id).await?;
+    let lesson = history::read(&mut *transaction, owner, id, to).await?;
+    history::close(&mut transaction, owner, id).await?;
+    let revision = replace(&mut transaction, owner, id, based_on, &lesson).await?;
+    transaction.commit().await?;
+    Ok(KeptLesson { revision, lesson })
 }

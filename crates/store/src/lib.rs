@@ -1,19 +1,24 @@
 //! What is kept, in MariaDB, through SQLx.
 //!
 //! What belongs here: migrations, and one module of queries per aggregate; each function is one
-//! transaction and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
+//! transaction, commits once, and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
 //! `teaching`). SQL is a literal with bound values.
 
 pub mod bench;
 mod database;
 pub mod desk;
+mod id;
 pub mod image;
 pub mod ladder;
 pub mod lesson;
+pub mod page;
 pub mod scenario;
 #[cfg(feature = "scratch")]
 pub mod scratch;
 pub mod session;
+mod summaries;
 pub mod teacher;
 
 pub use database::{Db, StoreError, connect, link};
+pub use id::{DeskId, ImageId, LadderId, LessonId, ScenarioId, TeacherId};
+pub use page::Page;

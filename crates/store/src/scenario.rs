@@ -1,12 +1,9 @@
 //! A teacher's own scenarios.
 
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
+use crate::{Db, ScenarioId, StoreError, TeacherId, teacher};
 use sqlx::types::Json;
 use teaching::scenario::OwnScenario;
 
-/// What a scenario is found by.
-pub type ScenarioId = u64;
 /// Most scenarios of one teacher.
 pub const MOST_SCENARIOS: i64 = 100;
 
@@ -43,9 +40,7 @@ pub async fn create(
     world: &OwnScenario,
 ) -> Result<ScenarioId, StoreError> {
     let mut transaction = db.begin().await?;
-    let sql = "SELECT id FROM teacher WHERE id = ? FOR UPDATE";
-    let _: Option<TeacherId> =
-        sqlx::query_scalar(sql).bind(owner).fetch_optional(&mut *transaction).await?;
+    teacher::lock(&mut transaction, owner).await?;
     let sql = "SELECT COUNT(*) FROM scenario WHERE owner = ?";
     let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut *transaction).await?;
     if count >= MOST_SCENARIOS {
@@ -54,7 +49,7 @@ pub async fn create(
     let sql = "INSERT INTO scenario (owner, document) VALUES (?, ?)";
     let made = sqlx::query(sql).bind(owner).bind(Json(world)).execute(&mut *transaction).await?;
     transaction.commit().await?;
-    Ok(made.last_insert_id())
+    Ok(ScenarioId(made.last_insert_id()))
 }
 
 /// Saves a scenario that was based on revision `based_on`, and tells its new revision.

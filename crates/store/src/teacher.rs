@@ -1,9 +1,7 @@
 //! Teachers: who may sign in.
 
-use crate::{Db, StoreError};
-
-/// A teacher's id.
-pub type TeacherId = u64;
+use crate::{Db, StoreError, TeacherId};
+use sqlx::{MySql, Transaction};
 
 /// A teacher, with what is needed to check a password.
 #[derive(Debug, Clone, sqlx::FromRow)]
@@ -47,7 +45,7 @@ pub async fn create(
 ) -> Result<TeacherId, StoreError> {
     let sql = "INSERT INTO teacher (sign_in, name, password_hash) VALUES (?, ?, ?)";
     let done = sqlx::query(sql).bind(sign_in).bind(name).bind(password_hash).execute(db).await?;
-    Ok(done.last_insert_id())
+    Ok(TeacherId(done.last_insert_id()))
 }
 
 /// Whether nobody has an account yet.
@@ -58,4 +56,15 @@ pub async fn none_yet(db: &Db) -> Result<bool, StoreError> {
     let any: Option<u64> =
         sqlx::query_scalar("SELECT id FROM teacher LIMIT 1").fetch_optional(db).await?;
     Ok(any.is_none())
+}
+
+/// Keeps others from counting or adding what is this teacher's until the transaction ends.
+pub(crate) async fn lock(
+    transaction: &mut Transaction<'_, MySql>,
+    id: TeacherId,
+) -> Result<(), StoreError> {
+    let sql = "SELECT id FROM teacher WHERE id = ? FOR UPDATE";
+    let found: Option<TeacherId> =
+        sqlx::query_scalar(sql).bind(id).fetch_optional(&mut **transaction).await?;
+    found.map(|_| ()).ok_or(StoreError::NotFound)
 }

@@ -1,27 +1,30 @@
 //! What is called saved is kept, stale saves change nothing, and nobody sees what is not theirs.
 
 use ::desk::{DeskLine, judge};
-use ::lesson::Lesson;
 use ::lesson::bench::{Change, Plan, change};
+use ::lesson::{Block, Lesson};
 use skills::ladder::{Ladder, LadderOrder};
-use store::lesson::Place;
-use store::{StoreError, bench, desk, ladder, lesson, scenario, scratch, session, teacher};
+use store::lesson::{New, NewImage, NewLadder, Place};
+use store::{
+    ImageId, LadderId, LessonId, StoreError, TeacherId, bench, desk, image, ladder, lesson, page,
+    scenario, scratch, session, teacher,
+};
 use teaching::scenario::{OwnScenario as Scenario, OwnThing};
 use teaching::skill::Strand;
 
 struct World {
     db: store::Db,
     url: String,
-    orla: u64,
-    other: u64,
-    lesson: u64,
+    orla: TeacherId,
+    other: TeacherId,
+    lesson: LessonId,
 }
 
 async fn world() -> World {
     let scratch::Scratch { db, url } = scratch::scratch().await.expect("a database");
     let orla = teacher::create(&db, "orla", "Orla Fenwick", "-").await.expect("kept");
     let other = teacher::create(&db, "other", "Somebody Else", "-").await.expect("kept");
-    let lesson = lesson::create(&db, orla, &a_lesson("Proportions")).await.expect("kept");
+    let lesson = lesson::create(&db, orla, a_lesson("Proportions")).await.expect("kept");
     World { db, url, orla, other, lesson }
 }
 
@@ -57,9 +60,9 @@ async fn a_lesson_comes_back_as_it_was_kept() {
     assert_eq!((found.revision, &found.lesson), (2, &changed));
     changed.grade = 11;
     lesson::save(&w.db, w.orla, w.lesson, 2, &changed).await.expect("saved");
-    lesson::create(&w.db, w.orla, &a_lesson("First")).await.expect("kept");
-    let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf).await.expect("a shelf");
-    let titles: Vec<_> = shelf.iter().map(|on| on.lesson.title.as_str()).collect();
+    lesson::create(&w.db, w.orla, a_lesson("First")).await.expect("kept");
+    let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf, "", None).await.expect("a shelf");
+    let titles: Vec<_> = shelf.entries.iter().map(|on| on.title.as_str()).collect();
     assert_eq!(titles, ["First", changed.title.as_str()], "by grade");
 }
 
@@ -96,10 +99,16 @@ async fn nobody_finds_what_is_not_theirs() {
     gone(ladder::find(db, w.other, id).await.map(drop));
     gone(ladder::create(db, w.other, w.lesson, "Mine", &a_ladder(), None).await.map(drop));
     gone(ladder::by_link(db, "no such link").await.map(drop));
-    assert!(lesson::shelf(db, w.other, Place::Shelf).await.expect("a shelf").is_empty());
+    assert!(
+        lesson::shelf(db, w.other, Place::Shelf, "", None)
+            .await
+            .expect("a shelf")
+            .entries
+            .is_empty()
+    );
     assert!(ladder::of_lesson(db, w.other, w.lesson).await.expect("none").is_empty());
     desk::join(db, id, "Hana").await.expect("joined");
-    assert!(desk::of_ladder(db, w.other, id).await.expect("none").is_empty());
+    assert!(desk::of_ladder(db, w.other, id, None).await.expect("none").entries.is_empty());
 }
 
 #[tokio::test]
@@ -112,7 +121,11 @@ async fn a_ladder_is_kept_as_it_was_posed() {
     assert_eq!(ladder::by_link(&w.db, &found.link).await.expect("there"), found);
     let shouted = found.link.to_uppercase();
     assert!(ladder::by_link(&w.db, &shouted).await.is_err(), "a link is its exact letters");
-    assert_eq!(lesson::shelf(&w.db, w.orla, Place::Shelf).await.expect("a shelf")[0].ladders, 1);
+    assert_eq!(
+        lesson::shelf(&w.db, w.orla, Place::Shelf, "", None).await.expect("a shelf").entries[0]
+            .ladders,
+        1
+    );
 }
 
 fn a_plan(seed: u64) -> Plan {
@@ -169,14 +182,17 @@ async fn what_a_student_wrote_is_kept_rung_by_rung() {
     assert!(matches!(twice, Err(StoreError::Stale { revision: 1 })), "{twice:?}");
     assert_eq!(desk::save(&w.db, hana, 1, &written(1, &[])).await.expect("saved"), 2);
     assert_eq!(desk::save(&w.db, leo, 0, &written(3, &lines)).await.expect("saved"), 1);
-    let all = desk::of_ladder(&w.db, w.orla, id).await.expect("desks");
+    let all = desk::of_ladder(&w.db, w.orla, id, None).await.expect("desks").entries;
     let seen: Vec<_> = all
         .iter()
         .map(|d| (d.student.as_str(), d.written[0].rung, d.written[0].revision))
         .collect();
     assert_eq!(seen, [("Hana", 1, 2), ("Leo", 3, 1)]);
     assert_eq!(desk::find(&w.db, id, leo).await.expect("there").written[0].lines, lines);
-    assert!(desk::find(&w.db, id + 1, leo).await.is_err(), "a desk belongs to its ladder");
+    assert!(
+        desk::find(&w.db, LadderId(id.0 + 1), leo).await.is_err(),
+        "a desk belongs to its ladder"
+    );
 }
 
 #[tokio::test]
@@ -257,21 +273,21 @@ async fn a_stretch_of_work_is_one_version_and_any_one_comes_back() {
 
     let first = lesson::history::find(&w.db, w.orla, w.lesson, 1).await.expect("kept");
     assert_eq!(first, a_lesson("Proportions"));
-    let now = lesson::restore(&w.db, w.orla, w.lesson, 4, &first).await.expect("restored");
-    assert_eq!(now, 5);
+    let now = lesson::restore(&w.db, w.orla, w.lesson, 4, 1).await.expect("restored");
+    assert_eq!((now.revision, &now.lesson), (5, &first));
     assert_eq!(lesson::find(&w.db, w.orla, w.lesson).await.expect("there").lesson, first);
     assert_eq!(versions().await, [orla(5), orla(4), orla(1)], "what stood there is kept");
     let three = lesson::history::find(&w.db, w.orla, w.lesson, 4).await.expect("kept");
     assert_eq!(three, a_lesson("Three"));
 
-    let stale = lesson::restore(&w.db, w.orla, w.lesson, 4, &first).await;
+    let stale = lesson::restore(&w.db, w.orla, w.lesson, 4, 1).await;
     assert!(matches!(stale, Err(StoreError::Stale { revision: 5 })), "{stale:?}");
     let missing = lesson::history::find(&w.db, w.orla, w.lesson, 77).await;
     assert!(matches!(missing, Err(StoreError::NotFound)), "{missing:?}");
     for result in [
         lesson::history::of_lesson(&w.db, w.other, w.lesson).await.map(drop),
         lesson::history::find(&w.db, w.other, w.lesson, 1).await.map(drop),
-        lesson::restore(&w.db, w.other, w.lesson, 5, &first).await.map(drop),
+        lesson::restore(&w.db, w.other, w.lesson, 5, 1).await.map(drop),
         lesson::put(&w.db, w.other, w.lesson, Place::Bin).await,
     ] {
         assert!(matches!(result, Err(StoreError::NotFound)), "{result:?}");
@@ -284,24 +300,131 @@ async fn a_lesson_stands_in_one_place_at_a_time() {
     for place in [Place::Archive, Place::Bin, Place::Shelf] {
         lesson::put(&w.db, w.orla, w.lesson, place).await.expect("put");
         for other in [Place::Archive, Place::Bin, Place::Shelf] {
-            let found = lesson::shelf(&w.db, w.orla, other).await.expect("a shelf");
-            assert_eq!(found.len(), usize::from(other == place), "{place:?} and {other:?}");
+            let found = lesson::shelf(&w.db, w.orla, other, "", None).await.expect("a shelf");
+            assert_eq!(found.entries.len(), usize::from(other == place), "{place:?} and {other:?}");
         }
     }
 }
 
 #[tokio::test]
-async fn a_lesson_is_completed_at_its_first_revision_only() {
+async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
     let w = world().await;
-    let whole = a_lesson("Whole");
-    lesson::complete(&w.db, w.orla, w.lesson, &whole).await.expect("completed");
-    let kept = lesson::find(&w.db, w.orla, w.lesson).await.expect("there");
-    assert_eq!((kept.revision, &kept.lesson), (1, &whole));
-    let first = lesson::history::find(&w.db, w.orla, w.lesson, 1).await.expect("kept");
-    assert_eq!(first, whole, "what it goes back to is whole, too");
-    lesson::save(&w.db, w.orla, w.lesson, 1, &a_lesson("Changed")).await.expect("saved");
-    let late = lesson::complete(&w.db, w.orla, w.lesson, &whole).await;
-    assert!(matches!(late, Err(StoreError::Stale { revision: 2 })), "{late:?}");
-    let kept = lesson::find(&w.db, w.orla, w.lesson).await.expect("there");
-    assert_eq!(kept.lesson, a_lesson("Changed"), "nothing was changed");
+    let mut whole = a_lesson("Whole");
+    let image = |image| Block::Image { image, alt: "Bees".into(), caption: String::new() };
+    let ladder = |ladder| Block::Ladder { ladder, title: "Whole".into() };
+    // The numbers by which its file names them cross each other on purpose.
+    whole.slides[0].blocks = vec![image(1), image(2), ladder(0), ladder(7)];
+    let new = |named, bytes: &[u8]| NewImage { named, kind: "png".into(), bytes: bytes.to_vec() };
+    let hung = |named| NewLadder { named, title: "Whole".into(), ladder: a_ladder(), plan: None };
+    let id = lesson::create(
+        &w.db,
+        w.orla,
+        New {
+            lesson: whole,
+            images: vec![new(2, b"two"), new(1, b"one")],
+            ladders: vec![hung(7), hung(0)],
+        },
+    )
+    .await
+    .expect("kept");
+    let kept = lesson::find(&w.db, w.orla, id).await.expect("there");
+    assert_eq!(kept.revision, 1);
+    let first = lesson::history::find(&w.db, w.orla, id, 1).await.expect("kept");
+    assert_eq!(first, kept.lesson, "what it goes back to is whole, too");
+    let [Block::Image { image: one, .. }, Block::Image { image: two, .. }, ladders @ ..] =
+        &kept.lesson.slides[0].blocks[..]
+    else {
+        panic!("two images")
+    };
+    for (id, bytes) in [(one, &b"one"[..]), (two, b"two")] {
+        let found = image::find(&w.db, w.orla, ImageId(*id)).await.expect("there");
+        assert_eq!(found.1, bytes);
+    }
+    let mut named: Vec<u64> = ladders
+        .iter()
+        .map(|block| match block {
+            Block::Ladder { ladder, .. } => *ladder,
+            other => panic!("{other:?}"),
+        })
+        .collect();
+    named.sort_unstable();
+    let hanging = ladder::hung(&w.db, w.orla, id).await.expect("ladders");
+    assert_eq!(hanging.iter().map(|one| one.id.0).collect::<Vec<_>>(), named);
+    assert_eq!(hanging.iter().map(|one| one.rungs).collect::<Vec<_>>(), [3, 3]);
+
+    // One ladder too many: nothing of it stays.
+    let many = (0..=ladder::MOST_LADDERS).map(|_| hung(0)).collect();
+    let new = New { lesson: a_lesson("Full"), images: vec![new(1, b"one")], ladders: many };
+    let refused = lesson::create(&w.db, w.orla, new).await;
+    assert!(matches!(refused, Err(StoreError::Full)), "{refused:?}");
+    let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf, "full", None).await.expect("a shelf");
+    assert!(shelf.entries.is_empty());
+    assert!(image::find(&w.db, w.orla, ImageId(one.max(two) + 1)).await.is_err());
+}
+
+#[tokio::test]
+async fn a_shelf_is_read_page_by_page_each_lesson_once() {
+    let w = world().await;
+    let made = 2 * page::MOST + 17;
+    for number in 0..made {
+        let mut lesson = a_lesson(&format!("Lesson {number}"));
+        lesson.grade = u8::try_from(number % 5).expect("small");
+        lesson::create(&w.db, w.orla, lesson).await.expect("kept");
+    }
+    let (mut after, mut seen, mut pages) = (None, Vec::new(), 0);
+    loop {
+        let page = lesson::shelf(&w.db, w.orla, Place::Shelf, "lesson", after.as_deref()).await;
+        let page = page.expect("a page");
+        seen.extend(page.entries.iter().map(|on| (on.grade, on.id)));
+        pages += 1;
+        after = page.next;
+        if after.is_none() {
+            break;
+        }
+    }
+    let different: std::collections::BTreeSet<_> = seen.iter().collect();
+    assert_eq!((seen.len(), different.len(), pages), (made as usize, made as usize, 3));
+    assert!(seen.windows(2).all(|pair| pair[0].0 <= pair[1].0), "by grade");
+    let refused = lesson::shelf(&w.db, w.orla, Place::Shelf, "", Some("6' OR 1")).await;
+    assert!(matches!(refused, Err(StoreError::NoSuchPage)), "{refused:?}");
+}
+
+#[tokio::test]
+#[rustfmt::skip]
+async fn a_lesson_is_found_by_all_of_the_words() {
+    let w = world().await;
+    let mut lesson = a_lesson("Ratio");
+    let talk = Block::Talk { prompt: "Which MIX is sweeter: 100%_pure?".into(), starters: Vec::new() };
+    lesson.slides[0].blocks.push(talk);
+    lesson::create(&w.db, w.orla, lesson).await.expect("kept");
+    for (words, found) in [
+        ("", 2), ("ratio", 1), ("SWEETER mix", 1), ("sweeter zebra", 0), ("100%_pure", 1), ("10%pure", 0),
+        ("\"", 0), ("\\", 0), ("proportions", 1),
+    ] {
+        let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf, words, None).await.expect("a shelf");
+        assert_eq!(shelf.entries.len(), found, "{words}");
+    }
+}
+
+#[tokio::test]
+async fn what_was_kept_before_there_were_summaries_gets_them_at_the_next_start() {
+    let w = world().await;
+    let id = ladder::create(&w.db, w.orla, w.lesson, "Ratio", &a_ladder(), None).await;
+    id.expect("hung");
+    let whole = |db: store::Db| async move {
+        let shelf = lesson::shelf(&db, w.orla, Place::Shelf, "", None).await.expect("a shelf");
+        let ladders = ladder::of_teacher(&db, w.orla, "linear", None).await.expect("ladders");
+        (shelf, ladders)
+    };
+    let before = whole(w.db.clone()).await;
+    assert_eq!((before.0.entries[0].slides, before.1.entries[0].rungs), (1, 3));
+    for sql in [
+        "UPDATE lesson SET words = NULL, minutes = 0, slides = 0, updated_at = updated_at",
+        "UPDATE ladder SET words = NULL, rungs = 0, skills = NULL",
+    ] {
+        sqlx::query(sql).execute(&w.db).await.expect("as it was before");
+    }
+    assert_eq!(whole(w.db.clone()).await.0.entries[0].slides, 0);
+    let again = store::connect(&w.url).await.expect("a second start");
+    assert_eq!(whole(again).await, before);
 }

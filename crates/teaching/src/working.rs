@@ -16,7 +16,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 /// One line of a working, ready to be shown.
-#[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
+#[derive(Debug, Clone, Serialize, Deserialize, ToSchema)]
 pub struct WorkingLine {
     /// Plain mathematics, or a sentence.
     pub math: String,
@@ -40,6 +40,15 @@ pub struct WorkingLine {
     /// The picture of the working as it stands with this line, where it has grown.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub figure: Option<Figure>,
+}
+
+/// Lines are the same when they say the same. The rule is not kept with a line, so that it tells nothing here.
+impl PartialEq for WorkingLine {
+    fn eq(&self, other: &Self) -> bool {
+        let Self { math, latex, speech, reason, rule: _, role, verdict, figure } = self;
+        (math, latex, speech, reason) == (&other.math, &other.latex, &other.speech, &other.reason)
+            && (role, verdict, figure) == (&other.role, &other.verdict, &other.figure)
+    }
 }
 
 impl WorkingLine {

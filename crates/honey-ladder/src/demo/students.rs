@@ -4,8 +4,7 @@ use algebra::Role;
 use desk::{DeskLine, judge};
 use skills::Ladder;
 use skills::ladder::Rung;
-use store::ladder::LadderId;
-use store::{Db, StoreError};
+use store::{Db, LadderId, StoreError};
 
 /// Who sits there, how many rungs they have climbed, and on which rung a slip was made.
 const CLASS: &[(&str, usize, Option<usize>)] =

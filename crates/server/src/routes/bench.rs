@@ -1,16 +1,16 @@
 //! The ladder bench: a ladder while it is being made.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::routes::ladders::RungView;
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use lesson::bench::{Change, Plan, Refused, change};
 use serde::{Deserialize, Serialize};
 use skills::ladder::LadderOrder;
-use store::lesson::LessonId;
+use store::LessonId;
 use teaching::numerals::numbers_of;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -112,7 +112,7 @@ async fn open_bench(
                 grip,
                 tilt,
                 climb,
-                seed: lesson,
+                seed: lesson.0,
                 method: None,
                 ..LadderOrder::default()
             };

@@ -1,11 +1,11 @@
 //! The Step Desk: a student joins by a link and a name, writes lines, and has each judged and kept.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::session;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use axum::http::StatusCode;
 use axum::http::header::CONTENT_TYPE;
 use axum::response::{IntoResponse, Response};

@@ -1,8 +1,8 @@
 //! The working bench: a worked example while it is being made. Nothing is kept here; a lesson keeps its examples.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::Body;
 use crate::routes::lessons::{Drawing, drawn};
 use crate::session::SignedIn;
 use axum::Json;

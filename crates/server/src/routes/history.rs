@@ -2,13 +2,14 @@
 
 use super::lessons::LessonView;
 use crate::app::App;
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use serde::{Deserialize, Serialize};
-use store::lesson::{LessonId, history};
+use store::LessonId;
+use store::lesson::history;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -79,7 +80,6 @@ async fn restore_version(
     Path((id, revision)): Path<(LessonId, u32)>,
     Body(restored): Body<Restored>,
 ) -> Result<Json<LessonView>, ApiError> {
-    let lesson = history::find(&app.db, teacher.0, id, revision).await?;
-    let now = store::lesson::restore(&app.db, teacher.0, id, restored.based_on, &lesson).await?;
-    Ok(Json(LessonView::of(id, now, lesson)))
+    let now = store::lesson::restore(&app.db, teacher.0, id, restored.based_on, revision).await?;
+    Ok(Json(LessonView::of(id, now.revision, now.lesson)))
 }

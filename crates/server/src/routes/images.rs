@@ -2,15 +2,15 @@
 
 use crate::app::{App, compute};
 use crate::error::{ApiError, Failure};
+use crate::extract::{Path, Whole};
 use crate::routes::shelf::Made;
 use crate::session::SignedIn;
 use axum::Json;
-use axum::body::Bytes;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use axum::http::header::CONTENT_TYPE;
 use axum::response::IntoResponse;
 use drawing::image::{ImageKind, taken_in};
-use store::image::ImageId;
+use store::ImageId;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
@@ -25,11 +25,11 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 async fn put_image(
     State(app): State<App>,
     teacher: SignedIn,
-    bytes: Bytes,
+    Whole(bytes): Whole,
 ) -> Result<Json<Made>, ApiError> {
     let (kind, safe) = compute(move || taken_in(&bytes)).await?.map_err(ApiError::bad)?;
     let id = store::image::create(&app.db, teacher.0, kind.name(), &safe).await?;
-    Ok(Json(Made { id }))
+    Ok(Json(Made { id: id.0 }))
 }
 
 /// Shows an image. It never changes, so a browser may keep it.

@@ -1,12 +1,12 @@
 //! Ladders: drawn, hung on a lesson, printed, and what the class wrote on them.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
-use crate::routes::shelf::Made;
+use crate::extract::{Body, Path, Query};
+use crate::routes::shelf::{LONGEST_QUERY, Made};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, Query, State};
+use axum::extract::State;
 use axum::http::StatusCode;
 use axum::http::header::{CONTENT_DISPOSITION, CONTENT_TYPE};
 use axum::response::{IntoResponse, Response};
@@ -15,8 +15,9 @@ use drawing::Scene;
 use lesson::bench::{Change, Plan, Strength, Version, change, sheet};
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Ladder, Rung};
-use store::ladder::{KeptLadder, LadderId};
-use store::lesson::LessonId;
+use store::LadderId;
+use store::LessonId;
+use store::ladder::KeptLadder;
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -83,7 +84,7 @@ struct LadderEntry {
     id: LadderId,
     title: String,
     desk: String,
-    rungs: usize,
+    rungs: u16,
 }
 
 /// A ladder to be hung on a lesson.
@@ -169,7 +170,7 @@ async fn hang_ladder(
     })
     .await??;
     let id = store::ladder::create(&app.db, teacher.0, lesson, title, &ladder, Some(&plan)).await?;
-    Ok(Json(Made { id }))
+    Ok(Json(Made { id: id.0 }))
 }
 
 /// The ladders that hang on a lesson.
@@ -180,13 +181,13 @@ async fn ladders_of_lesson(
     teacher: SignedIn,
     Path(lesson): Path<LessonId>,
 ) -> Result<Json<Vec<LadderEntry>>, ApiError> {
-    let entry = |kept: KeptLadder| LadderEntry {
-        id: kept.id,
-        title: kept.title,
-        desk: desk_path(&kept.link),
-        rungs: kept.ladder.rungs.len(),
+    let entry = |hung: store::ladder::Hung| LadderEntry {
+        id: hung.id,
+        title: hung.title,
+        desk: desk_path(&hung.link),
+        rungs: hung.rungs,
     };
-    let all = store::ladder::of_lesson(&app.db, teacher.0, lesson).await?;
+    let all = store::ladder::hung(&app.db, teacher.0, lesson).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
 }
 
@@ -197,7 +198,7 @@ struct LadderOnShelf {
     title: String,
     /// The lesson that it hangs on.
     lesson: LessonId,
-    rungs: usize,
+    rungs: u16,
     /// The skills on it, by their titles.
     skills: Vec<String>,
     /// The strand of its first skill.
@@ -205,35 +206,55 @@ struct LadderOnShelf {
     strand: Option<Strand>,
 }
 
-/// Every ladder of the teacher, the newest first.
-#[utoipa::path(get, path = "/api/ladders",
-    responses((status = 200, body = Vec<LadderOnShelf>), (status = "default", body = Failure)))]
+/// A page of ladders.
+#[derive(Serialize, ToSchema)]
+struct LadderPage {
+    entries: Vec<LadderOnShelf>,
+    /// Where the next page begins; absent on the last one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    next: Option<String>,
+}
+
+/// Which ladders are looked for.
+#[derive(Deserialize, IntoParams)]
+struct Sought {
+    /// Words that their titles or those of their skills hold; all ladders when absent.
+    #[serde(default)]
+    words: String,
+    /// Where the page before ended; the first page when absent.
+    after: Option<String>,
+}
+
+impl From<store::ladder::OnShelf> for LadderOnShelf {
+    fn from(on: store::ladder::OnShelf) -> Self {
+        let cards: Vec<_> =
+            on.skills.iter().filter_map(|id| skills::find(id)).map(|skill| skill.card()).collect();
+        Self {
+            id: on.id,
+            title: on.title,
+            lesson: on.lesson,
+            rungs: on.rungs,
+            skills: cards.iter().map(|card| card.title.to_owned()).collect(),
+            strand: cards.first().map(|card| card.strand),
+        }
+    }
+}
+
+/// The ladders of the teacher, the newest first, page by page.
+#[utoipa::path(get, path = "/api/ladders", params(Sought),
+    responses((status = 200, body = LadderPage), (status = "default", body = Failure)))]
 async fn all_ladders(
     State(app): State<App>,
     teacher: SignedIn,
-) -> Result<Json<Vec<LadderOnShelf>>, ApiError> {
-    let entry = |kept: KeptLadder| {
-        let mut skills: Vec<String> = Vec::new();
-        let mut strand = None;
-        for rung in &kept.ladder.rungs {
-            let Some(skill) = skills::find(&rung.skill) else { continue };
-            let card = skill.card();
-            strand = strand.or(Some(card.strand));
-            if !skills.iter().any(|known| known == card.title) {
-                skills.push(card.title.to_owned());
-            }
-        }
-        LadderOnShelf {
-            id: kept.id,
-            title: kept.title,
-            lesson: kept.lesson,
-            rungs: kept.ladder.rungs.len(),
-            skills,
-            strand,
-        }
-    };
-    let all = store::ladder::of_teacher(&app.db, teacher.0).await?;
-    Ok(Json(all.into_iter().map(entry).collect()))
+    Query(sought): Query<Sought>,
+) -> Result<Json<LadderPage>, ApiError> {
+    if sought.words.chars().count() > LONGEST_QUERY {
+        return Err(ApiError::bad("Look for at most 100 characters."));
+    }
+    let after = sought.after.as_deref();
+    let page = store::ladder::of_teacher(&app.db, teacher.0, &sought.words, after).await?;
+    let entries = page.entries.into_iter().map(LadderOnShelf::from).collect();
+    Ok(Json(LadderPage { entries, next: page.next }))
 }
 
 /// Opens a ladder.
@@ -338,14 +359,31 @@ async fn print(
     Ok((headers, pdf.bytes).into_response())
 }
 
-/// What the class wrote on a ladder.
-#[utoipa::path(get, path = "/api/ladders/{id}/desks", params(("id" = u64, Path)),
-    responses((status = 200, body = Vec<DeskEntry>), (status = "default", body = Failure)))]
+/// A page of desks.
+#[derive(Serialize, ToSchema)]
+struct DeskPage {
+    entries: Vec<DeskEntry>,
+    /// Where the next page begins; absent on the last one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    next: Option<String>,
+}
+
+/// Which page of a list is meant.
+#[derive(Deserialize, IntoParams)]
+struct PageQuery {
+    /// Where the page before ended; the first page when absent.
+    after: Option<String>,
+}
+
+/// What the class wrote on a ladder, page by page in the order in which students joined.
+#[utoipa::path(get, path = "/api/ladders/{id}/desks", params(("id" = u64, Path), PageQuery),
+    responses((status = 200, body = DeskPage), (status = "default", body = Failure)))]
 async fn desks_of_ladder(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
-) -> Result<Json<Vec<DeskEntry>>, ApiError> {
+    Query(asked): Query<PageQuery>,
+) -> Result<Json<DeskPage>, ApiError> {
     let written = |written: store::desk::Written| WrittenRung {
         number: written.rung,
         finished: written.judgement.finished,
@@ -356,8 +394,9 @@ async fn desks_of_ladder(
         student: desk.student,
         rungs: desk.written.into_iter().map(written).collect(),
     };
-    let all = store::desk::of_ladder(&app.db, teacher.0, id).await?;
-    Ok(Json(all.into_iter().map(entry).collect()))
+    let page = store::desk::of_ladder(&app.db, teacher.0, id, asked.after.as_deref()).await?;
+    let entries = page.entries.into_iter().map(entry).collect();
+    Ok(Json(DeskPage { entries, next: page.next }))
 }
 
 /// Sets how strong a hint students are given on a ladder's Step Desk.

@@ -1,11 +1,11 @@
 //! A lesson: opened, saved, and what its editor asks for.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use desk::{DeskLine, Judgement, MOST_LINES, judge_board};
 use drawing::Scene;
 use lesson::Lesson;
@@ -14,7 +14,7 @@ use lesson::{
     picture_cards,
 };
 use serde::{Deserialize, Serialize};
-use store::lesson::LessonId;
+use store::LessonId;
 use teaching::figure::Figure;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;

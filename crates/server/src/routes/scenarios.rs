@@ -1,15 +1,15 @@
 //! A teacher's own scenarios: where stories come from.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::routes::shelf::Made;
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use axum::http::StatusCode;
 use serde::{Deserialize, Serialize};
-use store::scenario::ScenarioId;
+use store::ScenarioId;
 use teaching::scenario::{BadScenario, OwnScenario};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -76,7 +76,7 @@ async fn create_scenario(
     Body(world): Body<OwnScenario>,
 ) -> Result<Json<Made>, ApiError> {
     world.check()?;
-    Ok(Json(Made { id: store::scenario::create(&app.db, teacher.0, &world).await? }))
+    Ok(Json(Made { id: store::scenario::create(&app.db, teacher.0, &world).await?.0 }))
 }
 
 /// Saves a changed scenario. Ladders that were drawn with it stay as they are.

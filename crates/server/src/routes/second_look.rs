@@ -2,15 +2,15 @@
 
 use super::lessons::bad;
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{Path, State};
+use axum::extract::State;
 use lesson::Lesson;
 use second_look::{Look, Spotted, look_at_ladder, mended, second_look};
 use serde::Deserialize;
-use store::ladder::LadderId;
+use store::LadderId;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;

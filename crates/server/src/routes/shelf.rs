@@ -3,22 +3,22 @@
 use super::ladders::LONGEST_TITLE;
 use super::lessons::bad;
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path, Query};
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::{DefaultBodyLimit, Path, Query, State};
+use axum::extract::{DefaultBodyLimit, State};
 use axum::http::header::CONTENT_DISPOSITION;
 use axum::response::IntoResponse;
 use base64::prelude::{BASE64_STANDARD, Engine as _};
-use drawing::image::{ImageKind, taken_in};
+use drawing::image::taken_in;
 use lesson::Lesson;
 use lesson::bench::Plan;
 use lesson::{Checked, LessonFile, Slide, Wanted};
 use serde::{Deserialize, Serialize};
-use skills::ladder::Ladder;
 use std::collections::BTreeMap;
-use store::lesson::{LessonId, OnShelf};
+use store::lesson::{New, NewImage, NewLadder, OnShelf};
+use store::{ImageId, LessonId};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouterExt as _};
@@ -38,7 +38,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 /// Largest lesson with its images as a file, in bytes.
 const FILE_BYTES: usize = 24 << 20;
 /// Longest words that are looked for, in characters.
-const LONGEST_QUERY: usize = 100;
+pub(crate) const LONGEST_QUERY: usize = 100;
 
 /// A lesson as it stands on the shelf.
 #[derive(Serialize, ToSchema)]
@@ -49,23 +49,32 @@ struct ShelfEntry {
     grade: u8,
     strand: Strand,
     minutes: u16,
-    slides: usize,
+    slides: u16,
     ladders: u32,
     checked: Checked,
+}
+
+/// A page of a shelf.
+#[derive(Serialize, ToSchema)]
+struct ShelfPage {
+    entries: Vec<ShelfEntry>,
+    /// Where the next page begins; absent on the last one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    next: Option<String>,
 }
 
 impl From<OnShelf> for ShelfEntry {
     fn from(on: OnShelf) -> Self {
         Self {
             id: on.id,
-            checked: on.lesson.checked(),
-            slides: on.lesson.slides.len(),
-            title: on.lesson.title,
-            topic: on.lesson.topic,
-            grade: on.lesson.grade,
-            strand: on.lesson.strand,
-            minutes: on.lesson.minutes,
+            title: on.title,
+            topic: on.topic,
+            grade: on.grade,
+            strand: on.strand,
+            minutes: on.minutes,
+            slides: on.slides,
             ladders: on.ladders,
+            checked: on.checked,
         }
     }
 }
@@ -119,6 +128,8 @@ struct Looked {
     /// Words that their titles or contents hold; all lessons when absent.
     #[serde(default)]
     words: String,
+    /// Where the page before ended; the first page when absent.
+    after: Option<String>,
 }
 
 /// Where a lesson is put.
@@ -127,20 +138,21 @@ struct Put {
     place: ShelfPlace,
 }
 
-/// The lessons of the teacher, found by where they stand and by words in them.
+/// The lessons of the teacher, found by where they stand and by words in them, page by page.
 #[utoipa::path(get, path = "/api/lessons", params(Looked),
-    responses((status = 200, body = Vec<ShelfEntry>), (status = "default", body = Failure)))]
+    responses((status = 200, body = ShelfPage), (status = "default", body = Failure)))]
 async fn shelf(
     State(app): State<App>,
     teacher: SignedIn,
     Query(looked): Query<Looked>,
-) -> Result<Json<Vec<ShelfEntry>>, ApiError> {
+) -> Result<Json<ShelfPage>, ApiError> {
     if looked.words.chars().count() > LONGEST_QUERY {
         return Err(ApiError::bad("Look for at most 100 characters."));
     }
-    let shelf = store::lesson::shelf(&app.db, teacher.0, looked.place.into()).await?;
-    let found = shelf.into_iter().filter(|on| on.lesson.says(&looked.words));
-    Ok(Json(found.map(ShelfEntry::from).collect()))
+    let (place, after) = (looked.place.into(), looked.after.as_deref());
+    let page = store::lesson::shelf(&app.db, teacher.0, place, &looked.words, after).await?;
+    let entries = page.entries.into_iter().map(ShelfEntry::from).collect();
+    Ok(Json(ShelfPage { entries, next: page.next }))
 }
 
 /// Makes a new lesson with nothing on it yet.
@@ -152,7 +164,7 @@ async fn create_lesson(
     Body(new): Body<NewLesson>,
 ) -> Result<Json<Made>, ApiError> {
     let lesson = Lesson::new(&new.topic, new.grade, new.strand, new.minutes).map_err(bad)?;
-    Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }))
+    made(&app, teacher, lesson).await
 }
 
 /// Makes a whole lesson of a skill, from its starter to its exit ticket, with its ladder.
@@ -163,18 +175,20 @@ async fn offer_lesson(
     teacher: SignedIn,
     Body(wanted): Body<Wanted>,
 ) -> Result<Json<Made>, ApiError> {
-    let (mut offer, ladder) = compute(move || {
+    let new = compute(move || {
         let offer = wanted.offer().map_err(bad)?;
-        let ladder = offer.ladder.ladder()?;
-        Ok::<_, ApiError>((offer, ladder))
+        let (ladder, plan) = (offer.ladder.ladder()?, offer.ladder);
+        // Where a ladder waits for its number, it is named by none.
+        let hung = NewLadder { named: 0, title: plan.title.clone(), ladder, plan: Some(plan) };
+        Ok::<_, ApiError>(New { lesson: offer.lesson, images: Vec::new(), ladders: vec![hung] })
     })
     .await??;
-    let id = store::lesson::create(&app.db, teacher.0, &offer.lesson).await?;
-    let plan = Some(&offer.ladder);
-    let title = &offer.ladder.title;
-    let hung = store::ladder::create(&app.db, teacher.0, id, title, &ladder, plan).await?;
-    offer.lesson.hang(hung);
-    store::lesson::complete(&app.db, teacher.0, id, &offer.lesson).await?;
+    made(&app, teacher, new).await
+}
+
+/// Keeps a new lesson with all that goes onto it.
+async fn made(app: &App, teacher: SignedIn, new: impl Into<New>) -> Result<Json<Made>, ApiError> {
+    let LessonId(id) = store::lesson::create(&app.db, teacher.0, new).await?;
     Ok(Json(Made { id }))
 }
 
@@ -203,48 +217,34 @@ async fn take_in_lesson(
             second_look::lesson_from_text(&file.text, file.grade, file.strand, file.minutes)
         };
         let lesson = compute(read).await?.map_err(bad)?;
-        return Ok(Json(Made { id: store::lesson::create(&app.db, teacher.0, &lesson).await? }));
+        return made(&app, teacher, lesson).await;
     }
-    let (mut lesson, safe, drawn) = compute(move || unpacked(&file.text)).await??;
-    let mut images = BTreeMap::new();
-    for (old, kind, bytes) in safe {
-        images.insert(old, store::image::create(&app.db, teacher.0, kind.name(), &bytes).await?);
-    }
-    let id = store::lesson::create(&app.db, teacher.0, &lesson).await?;
-    let mut ladders = BTreeMap::new();
-    for (old, plan, ladder) in drawn {
-        let title = if plan.title.trim().is_empty() { &lesson.title } else { &plan.title };
-        let title: String = title.chars().take(LONGEST_TITLE).collect();
-        let new =
-            store::ladder::create(&app.db, teacher.0, id, &title, &ladder, Some(&plan)).await?;
-        ladders.insert(old, new);
-    }
-    lesson.renumber(&images, &ladders);
-    store::lesson::complete(&app.db, teacher.0, id, &lesson).await?;
-    Ok(Json(Made { id }))
+    let new = compute(move || unpacked(&file.text)).await??;
+    made(&app, teacher, new).await
 }
 
-/// What a file of ours holds, everything in it checked: the lesson, its images and its ladders by their old numbers.
-type Unpacked = (Lesson, Vec<(u64, ImageKind, Vec<u8>)>, Vec<(u64, Plan, Ladder)>);
-fn unpacked(text: &str) -> Result<Unpacked, ApiError> {
+/// What a file of ours holds, everything in it checked.
+fn unpacked(text: &str) -> Result<New, ApiError> {
     let file = LessonFile::read(text).map_err(bad)?;
     let lesson = file.proved().map_err(bad)?;
     let mut images = Vec::new();
-    for (old, coded) in &file.images {
+    for (&named, coded) in &file.images {
         let bytes = BASE64_STANDARD.decode(coded).map_err(|_| {
             ApiError::bad(
                 "An image in this file is damaged. Save the lesson again, and take in that file.",
             )
         })?;
-        let (kind, safe) = taken_in(&bytes).map_err(ApiError::bad)?;
-        images.push((*old, kind, safe));
+        let (kind, bytes) = taken_in(&bytes).map_err(ApiError::bad)?;
+        images.push(NewImage { named, kind: kind.name().into(), bytes });
     }
     let mut ladders = Vec::new();
-    for (old, plan) in file.ladders {
+    for (named, plan) in file.ladders {
         let ladder = plan.ladder()?;
-        ladders.push((old, plan, ladder));
+        let title = if plan.title.trim().is_empty() { &lesson.title } else { &plan.title };
+        let title = title.chars().take(LONGEST_TITLE).collect();
+        ladders.push(NewLadder { named, title, ladder, plan: Some(plan) });
     }
-    Ok((lesson, images, ladders))
+    Ok(New { lesson, images, ladders })
 }
 
 /// The lesson as a file, with its images and its ladders.
@@ -259,14 +259,14 @@ async fn lesson_as_file(
     let mut images = BTreeMap::new();
     for image in lesson.images() {
         // One that is not theirs is not given away.
-        if let Ok((_, bytes)) = store::image::find(&app.db, teacher.0, image).await {
+        if let Ok((_, bytes)) = store::image::find(&app.db, teacher.0, ImageId(image)).await {
             images.insert(image, BASE64_STANDARD.encode(bytes));
         }
     }
     let hung = store::ladder::of_lesson(&app.db, teacher.0, id).await?;
     let ladders = hung.into_iter().filter_map(|kept| {
         let plan = Plan { title: kept.title, ..kept.plan? };
-        Some((kept.id, plan))
+        Some((kept.id.0, plan))
     });
     let name = file_name(&lesson.title);
     let file = LessonFile { lesson, images, ladders: ladders.collect() };
@@ -313,16 +313,16 @@ async fn copy_lesson(
     Path(id): Path<LessonId>,
 ) -> Result<Json<Made>, ApiError> {
     let kept = store::lesson::find(&app.db, teacher.0, id).await?;
-    let ladders = store::ladder::of_lesson(&app.db, teacher.0, id).await?;
-    let mut copy = kept.lesson.copied();
-    let new = store::lesson::create(&app.db, teacher.0, &copy).await?;
-    for old in ladders {
-        let (title, plan) = (&old.title, old.plan.as_ref());
-        let hung = store::ladder::create(&app.db, teacher.0, new, title, &old.ladder, plan).await?;
-        copy.rehang(old.id, hung);
-    }
-    store::lesson::complete(&app.db, teacher.0, new, &copy).await?;
-    Ok(Json(Made { id: new }))
+    let hung = store::ladder::of_lesson(&app.db, teacher.0, id).await?.into_iter();
+    let ladders = hung.map(|old| NewLadder {
+        named: old.id.0,
+        title: old.title,
+        ladder: old.ladder,
+        plan: old.plan,
+    });
+    let lesson = kept.lesson.copied();
+    // Images are the teacher's: both lessons show the same ones.
+    made(&app, teacher, New { lesson, images: Vec::new(), ladders: ladders.collect() }).await
 }
 
 /// Puts a lesson on the shelf, away, or into the bin.

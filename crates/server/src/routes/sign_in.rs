@@ -1,8 +1,8 @@
 //! Signing in and out.
 
 use crate::app::{App, compute};
-use crate::body::Body;
 use crate::error::{ApiError, Failure};
+use crate::extract::Body;
 use crate::password;
 use crate::session::{self, SignedIn};
 use axum::Json;

@@ -83,6 +83,13 @@ impl Teacher {
         value
     }
 
+    /// The entries of the only page of a list.
+    pub async fn list(&self, path: &str) -> Value {
+        let page = self.ask("GET", path, None).await;
+        assert!(page.get("next").is_none(), "{path}: there are more pages");
+        page["entries"].clone()
+    }
+
     /// Why it is refused.
     pub async fn refused(&self, method: &str, path: &str, body: Value) -> (StatusCode, String) {
         let (status, bytes, _) = self.raw(method, path, Some(body)).await;

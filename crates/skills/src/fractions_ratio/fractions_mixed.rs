@@ -18,7 +18,7 @@ slips! {
 
 methods! {
     DIVIDE_WITH_REMAINDER = "divide-with-remainder": "Divide with remainder",
-    CIRCLES = "circles": "Integer circles and pieces",
+    CIRCLES = "circles": "Whole circles and pieces",
 }
 
 impl Skill for Mixed {

@@ -111,7 +111,7 @@ fn read_off(prompt: String, (start, end): (i64, i64)) -> Posed {
     posed
 }
 
-/// Integer centimetres first, then halves.
+/// Whole centimetres first, then halves.
 fn from_zero(index: usize, draw: &mut Draw) -> Posed {
     let thing = *draw.one_of(THINGS);
     let end =

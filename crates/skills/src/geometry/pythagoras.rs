@@ -52,7 +52,7 @@ impl Skill for Pythagoras {
     }
 }
 
-/// Integer sides by Euclid's rule (book X, proposition 29, lemma), enlarged.
+/// Whole sides by Euclid's rule (book X, proposition 29, lemma), enlarged.
 fn triple(draw: &mut Draw, largest: i64) -> (i64, i64, i64) {
     loop {
         let (n, m) = draw.coprime(1, 6);

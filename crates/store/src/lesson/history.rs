@@ -1,12 +1,10 @@
 //! What a lesson was: one version for each stretch of work on it.
 
-use super::LessonId;
-use crate::teacher::TeacherId;
-use crate::{Db, StoreError};
+use crate::{Db, LessonId, StoreError, TeacherId};
 use lesson::Lesson;
 use sqlx::types::Json;
 use sqlx::types::time::OffsetDateTime;
-use sqlx::{MySql, Transaction};
+use sqlx::{MySql, MySqlExecutor, Transaction};
 
 /// Saves of one teacher within so many seconds are one stretch of work.
 const STRETCH: i64 = 120;
@@ -69,10 +67,14 @@ pub(super) async fn record(
 }
 
 /// Ends the stretch of work on a teacher's own lesson: the next save is another version.
-pub(super) async fn close(db: &Db, teacher: TeacherId, lesson: LessonId) -> Result<(), StoreError> {
+pub(super) async fn close(
+    transaction: &mut Transaction<'_, MySql>,
+    teacher: TeacherId,
+    lesson: LessonId,
+) -> Result<(), StoreError> {
     let sql = "UPDATE lesson_version SET began_at = began_at - INTERVAL ? SECOND
                WHERE lesson = ? AND teacher = ? ORDER BY revision DESC LIMIT 1";
-    sqlx::query(sql).bind(STRETCH).bind(lesson).bind(teacher).execute(db).await?;
+    sqlx::query(sql).bind(STRETCH).bind(lesson).bind(teacher).execute(&mut **transaction).await?;
     Ok(())
 }
 
@@ -105,10 +107,19 @@ pub async fn find(
     lesson: LessonId,
     revision: u32,
 ) -> Result<Lesson, StoreError> {
+    read(db, owner, lesson, revision).await
+}
+
+pub(super) async fn read(
+    from: impl MySqlExecutor<'_>,
+    owner: TeacherId,
+    lesson: LessonId,
+    revision: u32,
+) -> Result<Lesson, StoreError> {
     let sql = "SELECT lesson_version.document FROM lesson_version
                JOIN lesson ON lesson.id = lesson_version.lesson
                WHERE lesson = ? AND lesson_version.revision = ? AND owner = ?";
     let row: Option<(Json<Lesson>,)> =
-        sqlx::query_as(sql).bind(lesson).bind(revision).bind(owner).fetch_optional(db).await?;
+        sqlx::query_as(sql).bind(lesson).bind(revision).bind(owner).fetch_optional(from).await?;
     row.map(|(Json(lesson),)| lesson).ok_or(StoreError::NotFound)
 }

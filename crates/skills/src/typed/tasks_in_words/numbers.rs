@@ -1,4 +1,4 @@
-//! Integer numbers: binary, prime factors, common factors and multiples, lowest terms.
+//! Whole numbers: binary, prime factors, common factors and multiples, lowest terms.
 
 use crate::kit::{prime_factors, times};
 use crate::typed::words::Told;
