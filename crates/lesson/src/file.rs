@@ -56,8 +56,8 @@ impl LessonFile {
         let mut lesson = self.lesson.clone();
         for slide in &mut lesson.slides {
             let keeps = |block: &Block| match block {
-                Block::Ladder { ladder, .. } => self.ladders.contains_key(ladder),
-                Block::Image { image, .. } => self.images.contains_key(image),
+                Block::Ladder(hung) => self.ladders.contains_key(&hung.ladder),
+                Block::Image(shown) => self.images.contains_key(&shown.image),
                 _ => true,
             };
             let mut comes = slide.comes.iter().copied();
@@ -81,8 +81,12 @@ impl Lesson {
     pub fn renumber(&mut self, images: &BTreeMap<u64, u64>, ladders: &BTreeMap<u64, u64>) {
         for block in self.slides.iter_mut().flat_map(|slide| &mut slide.blocks) {
             match block {
-                Block::Ladder { ladder, .. } => *ladder = *ladders.get(ladder).unwrap_or(ladder),
-                Block::Image { image, .. } => *image = *images.get(image).unwrap_or(image),
+                Block::Ladder(hung) => {
+                    hung.ladder = *ladders.get(&hung.ladder).unwrap_or(&hung.ladder);
+                }
+                Block::Image(shown) => {
+                    shown.image = *images.get(&shown.image).unwrap_or(&shown.image);
+                }
                 _ => {}
             }
         }
@@ -92,7 +96,7 @@ impl Lesson {
     pub fn images(&self) -> impl Iterator<Item = u64> {
         let blocks = self.slides.iter().flat_map(|slide| &slide.blocks);
         let named = blocks.filter_map(|block| match block {
-            Block::Image { image, .. } => Some(*image),
+            Block::Image(shown) => Some(shown.image),
             _ => None,
         });
         named.collect::<std::collections::BTreeSet<_>>().into_iter()
@@ -102,6 +106,7 @@ impl Lesson {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::blocks::{ImageBlock, LadderBlock, TextBlock};
     use teaching::skill::Strand;
 
     fn file(blocks: Vec<Block>, comes: Vec<u16>) -> LessonFile {
@@ -111,13 +116,13 @@ mod tests {
         LessonFile { lesson, images: BTreeMap::new(), ladders: BTreeMap::new() }
     }
     fn image(image: u64) -> Block {
-        Block::Image { image, alt: "Bees".into(), caption: String::new() }
+        ImageBlock { image, alt: "Bees".into(), caption: String::new() }.into()
     }
 
     #[test]
     fn what_the_file_does_not_hold_is_left_out() {
-        let ladder = Block::Ladder { ladder: 7, title: "Percent".into() };
-        let text = Block::Text { text: "Half of it".into() };
+        let ladder = LadderBlock { ladder: 7, title: "Percent".into() }.into();
+        let text = TextBlock { text: "Half of it".into() }.into();
         let mut file = file(vec![ladder, text, image(3), image(4)], vec![0, 2, 1, 3]);
         file.images.insert(4, String::new());
         let taken = file.proved().expect("taken in");
@@ -134,7 +139,7 @@ mod tests {
             .blocks
             .iter()
             .filter_map(|block| match block {
-                Block::Image { image, .. } => Some(*image),
+                Block::Image(shown) => Some(shown.image),
                 _ => None,
             })
             .collect();

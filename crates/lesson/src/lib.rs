@@ -4,7 +4,7 @@
 //! default, so that older lessons still open; a change of meaning raises [`LESSON_VERSION`].
 
 pub mod bench;
-mod block;
+pub mod blocks;
 mod drawn;
 pub mod example;
 mod file;
@@ -12,21 +12,24 @@ mod needs;
 mod offer;
 mod phase;
 mod practice;
+mod reveal;
 mod sheet;
 mod slide;
 mod style;
 
-pub use block::{Asks, Block, Offered};
+pub use blocks::{Asks, Block, BlockKind, Offered};
 pub use drawn::{PictureCard, PictureField, PictureOrder, picture_cards};
 pub use file::LessonFile;
 pub use needs::needs;
 pub use offer::{Offer, Wanted};
 pub use phase::{Grouping, Mend, Phase, PhaseKind, mends};
 pub use practice::PracticeOrder;
+pub use reveal::{BlockReveal, LineReveal, Moment, Reveal, SlideReveal};
 pub use sheet::{Prior, Sheet};
 pub use slide::{Checked, Slide};
 pub use style::{Colour, Meaning, Theme};
 
+use crate::blocks::{TalkBlock, TextBlock, WorkedExampleBlock};
 use phase::phases;
 use serde::{Deserialize, Serialize};
 use teaching::figure::Figure;
@@ -113,7 +116,7 @@ impl Lesson {
     /// As [`Lesson::check`].
     pub fn new(topic: &str, grade: u8, strand: Strand, minutes: u16) -> Result<Self, BadLesson> {
         let topic = topic.trim();
-        let today = Block::Text { text: format!("Today: {topic}") };
+        let today = Block::Text(TextBlock { text: format!("Today: {topic}") });
         let first = Slide {
             minutes: 5.min(minutes),
             ..Slide::new(1, topic, PhaseKind::Starter, vec![today])
@@ -192,10 +195,7 @@ impl Lesson {
     /// What was proved on all its slides.
     #[must_use]
     pub fn checked(&self) -> Checked {
-        self.slides.iter().map(Slide::checked).fold(Checked::default(), |sum, slide| Checked {
-            lines: sum.lines + slide.lines,
-            hold: sum.hold + slide.hold,
-        })
+        self.slides.iter().map(Slide::checked).sum()
     }
 
     /// The lesson as it can be kept after a change of `before`. An example that stood there already
@@ -285,7 +285,9 @@ mod tests {
     fn a_lesson_is_the_same_after_a_trip_through_json() {
         let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
         let example = Example::typed("n/6 = 10/15", None).expect("worked");
-        lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
+        lesson.slides[0]
+            .blocks
+            .push(Block::WorkedExample(WorkedExampleBlock { example: Box::new(example) }));
         let json = serde_json::to_string(&lesson).expect("JSON");
         assert_eq!(serde_json::from_str::<Lesson>(&json).expect("a lesson"), lesson);
     }
@@ -298,7 +300,9 @@ mod tests {
         forged.working.last_mut().expect("lines").line.math = "x = 5".into();
         let with = |example: Example| {
             let mut lesson = before.clone();
-            lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
+            lesson.slides[0]
+                .blocks
+                .push(Block::WorkedExample(WorkedExampleBlock { example: Box::new(example) }));
             lesson
         };
         assert_eq!(with(forged.clone()).proved(&before), Ok(with(honest.clone())));
@@ -316,14 +320,17 @@ mod tests {
         assert_eq!(lesson.checked(), Checked::default());
         let example = Example::typed("3x + 2 = 14", None).expect("worked");
         let follow = u32::try_from(example.working.len()).expect("few") - 1;
-        lesson.slides[0].blocks.push(Block::WorkedExample { example: Box::new(example) });
+        lesson.slides[0]
+            .blocks
+            .push(Block::WorkedExample(WorkedExampleBlock { example: Box::new(example) }));
         assert_eq!(lesson.checked(), Checked { lines: follow, hold: follow });
     }
 
     #[test]
     fn a_lesson_is_found_by_what_it_says() {
         let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
-        let talk = Block::Talk { prompt: "Which MIX is sweeter?".into(), starters: Vec::new() };
+        let talk =
+            Block::Talk(TalkBlock { prompt: "Which MIX is sweeter?".into(), starters: Vec::new() });
         lesson.slides[0].blocks.push(talk);
         let words = lesson.words();
         assert!(words.contains("ratio") && words.contains("which mix is sweeter?"), "{words}");

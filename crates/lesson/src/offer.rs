@@ -1,12 +1,15 @@
 //! A whole lesson, offered from a topic of the catalogue: each of its parts can be replaced afterwards.
 
-use super::block::{Asks, Block, Offered};
+use super::blocks::{Asks, Block, Offered};
 use super::needs::needs;
 use super::phase::{Phase, PhaseKind, phases};
 use super::sheet::{Prior, Sheet};
 use super::slide::Slide;
 use super::{BadLesson, LESSON_VERSION, Lesson};
 use crate::bench::{Change, Placed, Plan, Refused, Source, change};
+use crate::blocks::{
+    LadderBlock, PracticeBlock, QuestionBlock, TalkBlock, TextBlock, WordBlock, WorkedExampleBlock,
+};
 use crate::example::{self, Example, ExampleChange};
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Drawn, LadderOrder, Rung};
@@ -83,7 +86,7 @@ impl Maker {
         let (drawn, rung) = self.draw(skill, stage, index)?;
         let source = Source::Drawn(drawn);
         let source = Placed { key: 1, source, locked: false, wording: None };
-        Some(Block::Practice { source: Box::new(source), rung: Box::new(rung) })
+        Some(Block::Practice(PracticeBlock { source: Box::new(source), rung: Box::new(rung) }))
     }
 
     /// A worked example of a skill.
@@ -95,7 +98,7 @@ impl Maker {
 }
 
 const fn worked(example: Box<Example>) -> Block {
-    Block::WorkedExample { example }
+    Block::WorkedExample(WorkedExampleBlock { example })
 }
 
 impl Wanted {
@@ -195,8 +198,8 @@ impl Wanted {
 
         let (title, blocks) = starter(card, maker);
         add(&title, Starter, blocks, "Give a minute for each. Ask for the way before the answer.");
-        let today = Block::Text { text: format!("Today: {}", card.title) };
-        let can = Block::Text { text: card.objective.to_owned() };
+        let today = Block::Text(TextBlock { text: format!("Today: {}", card.title) });
+        let can = Block::Text(TextBlock { text: card.objective.to_owned() });
         add(card.title, Teach, vec![today, can], "Read it together. Come back to it at the end.");
         add(
             "Words we need",
@@ -221,10 +224,10 @@ impl Wanted {
             add(&title, Teach, vec![worked(Box::new(example))], say);
         }
         if let Some((example, title)) = first.as_ref().and_then(another_way) {
-            let talk = Block::Talk {
+            let talk = Block::Talk(TalkBlock {
                 prompt: "Which way do you like better here, and why?".into(),
                 starters: vec!["I would use … because …".into(), "Both give … , since …".into()],
-            };
+            });
             let say = "The same answer by another way. Leave it out when time is short.";
             add(&title, Teach, vec![worked(Box::new(example)), talk], say);
         }
@@ -241,9 +244,9 @@ impl Wanted {
             "All vote at once. Ask two who differ to say why.",
         );
 
-        let sheet = Block::Ladder { ladder: 0, title: card.title.to_owned() };
+        let sheet = Block::Ladder(LadderBlock { ladder: 0, title: card.title.to_owned() });
         let how = "Begin on Grip. Go on to Tilt when three in a row are right, and try one rung of Climb.";
-        let how = Block::Text { text: how.into() };
+        let how = Block::Text(TextBlock { text: how.into() });
         let say = "Basic, middle and advanced sheets come from this one ladder.";
         add("Climb the ladder", IndependentPractice, vec![how, sheet], say);
 
@@ -253,14 +256,14 @@ impl Wanted {
             let say = "One line breaks. Which, and what should stand there?";
             add("Somebody's working", Review, vec![worked(Box::new(example))], say);
         }
-        let look_back = Block::Talk {
+        let look_back = Block::Talk(TalkBlock {
             prompt: format!("{} How sure are you?", card.objective),
             starters: vec![
                 "Now I can …".into(),
                 "I have to watch out for …".into(),
                 "I still wonder …".into(),
             ],
-        };
+        });
         add(
             "Look back",
             Review,
@@ -289,10 +292,12 @@ fn starter(card: &Card, maker: &mut Maker) -> (String, Vec<Block>) {
 /// The words of a card, the first with a picture of a problem of the skill.
 fn words(card: &Card, maker: &Maker) -> Vec<Block> {
     let mut figure = picture(card.id, maker.seed);
-    let word = |term: &teaching::skill::Term| Block::Word {
-        word: term.word.into(),
-        means: term.means.into(),
-        figure: figure.take(),
+    let word = |term: &teaching::skill::Term| {
+        Block::Word(WordBlock {
+            word: term.word.into(),
+            means: term.means.into(),
+            figure: figure.take(),
+        })
     };
     card.vocabulary.iter().take(MOST_WORDS).map(word).collect()
 }
@@ -355,11 +360,14 @@ fn check(maker: &mut Maker, skill: &str) -> Vec<Block> {
     };
     let choices = rung.choices.iter().map(shown).collect();
     vec![
-        Block::Question { prompt: rung.prompt.clone(), asks: Asks::Choice { choices } },
-        Block::Talk {
+        Block::Question(QuestionBlock {
+            prompt: rung.prompt.clone(),
+            asks: Asks::Choice { choices },
+        }),
+        Block::Talk(TalkBlock {
             prompt: "Say why.".into(),
             starters: vec!["It must be … because …".into(), "It cannot be … because …".into()],
-        },
+        }),
     ]
 }
 
@@ -457,7 +465,7 @@ mod tests {
             .iter()
             .flat_map(|slide| &slide.blocks)
             .filter_map(|block| match block {
-                Block::WorkedExample { example } => Some(&**example),
+                Block::WorkedExample(WorkedExampleBlock { example }) => Some(&**example),
                 _ => None,
             })
             .collect();
@@ -475,7 +483,7 @@ mod tests {
         let titled = |title: &str| {
             let slide = lesson.slides.iter().find(|slide| slide.title == title).expect(title);
             match &slide.blocks[0] {
-                Block::WorkedExample { example } => example.clone(),
+                Block::WorkedExample(WorkedExampleBlock { example }) => example.clone(),
                 other => panic!("{other:?}"),
             }
         };

@@ -1,8 +1,9 @@
 //! A problem for a slide: drawn from the catalogue, or typed.
 
 use super::BadLesson;
-use super::block::Block;
+use super::blocks::Block;
 use crate::bench::{Placed, Source};
+use crate::blocks::PracticeBlock;
 use serde::{Deserialize, Serialize};
 use skills::ladder::Drawn;
 use teaching::ids::MethodId;
@@ -74,7 +75,7 @@ impl PracticeOrder {
 
 fn made(placed: Placed) -> Result<Block, BadLesson> {
     let rung = placed.made().map_err(|why| BadLesson(why.says))?;
-    Ok(Block::Practice { source: Box::new(placed), rung: Box::new(rung) })
+    Ok(Block::Practice(PracticeBlock { source: Box::new(placed), rung: Box::new(rung) }))
 }
 
 #[cfg(test)]
@@ -89,7 +90,7 @@ mod tests {
     #[test]
     fn a_problem_is_drawn_or_typed() {
         let prompt = |order: PracticeOrder| match order.block() {
-            Ok(Block::Practice { rung, .. }) => Ok(rung.prompt),
+            Ok(Block::Practice(PracticeBlock { rung, .. })) => Ok(rung.prompt),
             Ok(other) => panic!("{other:?}"),
             Err(why) => Err(why.0),
         };

@@ -1,8 +1,9 @@
 //! A slide: one picture on the wall.
 
-use super::block::Block;
+use super::blocks::{Block, BlockKind};
 use super::{BadLesson, LONGEST_TEXT, PhaseKind, fits};
 use serde::{Deserialize, Serialize};
+use std::iter::Sum;
 use teaching::verdict::VerdictWord;
 use utoipa::ToSchema;
 
@@ -58,22 +59,7 @@ impl Slide {
     /// What was proved on it.
     #[must_use]
     pub fn checked(&self) -> Checked {
-        let mut found = Checked::default();
-        for block in &self.blocks {
-            match block {
-                Block::WorkedExample { example } => {
-                    // A slip that was put in is there to break.
-                    let slip = example.slip.as_ref();
-                    let lines = example.working.iter().filter(|line| !line.is_slip(slip));
-                    found.count(lines.map(|line| line.line.verdict));
-                }
-                Block::Practice { rung, .. } => {
-                    found.count(rung.working.iter().map(|line| line.verdict));
-                }
-                _ => {}
-            }
-        }
-        found
+        self.blocks.iter().map(Block::checked).sum()
     }
 
     pub(super) fn check(&self) -> Result<(), BadLesson> {
@@ -94,10 +80,21 @@ impl Slide {
 
 impl Checked {
     /// Counts lines by what was proved of them; what is given has nothing to be proved.
-    fn count(&mut self, verdicts: impl Iterator<Item = VerdictWord>) {
+    pub(crate) fn of(verdicts: impl Iterator<Item = VerdictWord>) -> Self {
+        let mut found = Self::default();
         for verdict in verdicts.filter(|verdict| *verdict != VerdictWord::Given) {
-            self.lines += 1;
-            self.hold += u32::from(verdict == VerdictWord::Holds);
+            found.lines += 1;
+            found.hold += u32::from(verdict == VerdictWord::Holds);
         }
+        found
+    }
+}
+
+impl Sum for Checked {
+    fn sum<I: Iterator<Item = Self>>(all: I) -> Self {
+        all.fold(Self::default(), |sum, one| Self {
+            lines: sum.lines + one.lines,
+            hold: sum.hold + one.hold,
+        })
     }
 }

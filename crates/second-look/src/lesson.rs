@@ -5,7 +5,7 @@ use super::task::{Placed, Task};
 use super::{
     Finding, Kind, Spot, Spotted, look_at_task, look_at_text, objectives, people, questions,
 };
-use lesson::{Asks, Block, Lesson, Slide, mends};
+use lesson::{Asks, Block, BlockKind, Lesson, Slide, mends};
 
 /// More characters than this on one slide are set too small for the back row.
 const BACK_ROW: usize = 620;
@@ -22,7 +22,7 @@ pub fn look(lesson: &Lesson) -> Vec<Spotted> {
             let all = of_block(block).into_iter().map(|finding| Spotted { place, finding });
             found.extend(all);
             found.extend(task(slide, block, place).iter().flat_map(look_at_task));
-            let Some(problem) = problem(block) else { continue };
+            let Some(problem) = block.claims().problem.map(str::to_owned) else { continue };
             if problems.contains(&problem) {
                 let says = "This problem stands in the lesson twice.";
                 let finding = Finding::new(Kind::DuplicateProblem, problem.as_str(), says);
@@ -53,12 +53,7 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
         found.push(Spotted { place: Spot::default(), finding });
     }
     let blocks = || lesson.slides.iter().flat_map(|slide| &slide.blocks);
-    let practises = |block: &Block| {
-        matches!(block, Block::Question { .. } | Block::Practice { .. } | Block::Ladder { .. })
-            || matches!(block, Block::WorkedExample { example }
-                if example.slip.is_some() || example.working.iter().any(|line| line.asked.is_some()))
-    };
-    if !blocks().any(practises) {
+    if !blocks().any(|block| block.claims().practises) {
         for objective in lesson.objectives.iter().filter(|text| !text.trim().is_empty()) {
             let says =
                 "Nothing in this lesson practises it: add a question, a problem or a ladder.";
@@ -73,15 +68,15 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
         .collect();
     let practice: Vec<String> = blocks()
         // A ladder may hang on the lesson without standing on a slide: what is shown is taken for practised there.
-        .filter(|block| practises(block) || matches!(block, Block::WorkedExample { .. }))
-        .map(|block| {
+        .map(|block| (block, block.claims()))
+        .filter(|(_, claims)| claims.practises || !claims.shows.is_empty())
+        .map(|(block, claims)| {
             // What is drawn, and what a ladder is called, tells what it practises too.
             let pictures = block.figures().into_iter().map(labels).collect::<Vec<_>>().join(" ");
-            format!("{} {} {pictures}", block.texts().join(" "), worked(block))
+            format!("{} {} {pictures}", block.texts().join(" "), claims.shows)
         })
         .collect();
-    // A ladder may practise anything its title does not tell.
-    if !blocks().any(|block| matches!(block, Block::Ladder { .. } | Block::Practice { .. })) {
+    if !blocks().any(|block| block.claims().practises_more) {
         found.extend(objectives::look(&goals, &practice));
     }
     for text in lesson.objectives.iter().chain(&lesson.sheet.criteria) {
@@ -90,16 +85,6 @@ fn plan(lesson: &Lesson) -> Vec<Spotted> {
         }
     }
     found
-}
-
-/// The lines of a working.
-fn worked(block: &Block) -> String {
-    match block {
-        Block::WorkedExample { example } => {
-            example.working.iter().map(|line| line.line.math.as_str()).collect::<Vec<_>>().join(" ")
-        }
-        _ => String::new(),
-    }
 }
 
 /// The heading, the notes, and how much stands on a slide.
@@ -113,7 +98,7 @@ fn of_slide(slide: &Slide) -> Vec<Spotted> {
     if slide.blocks.is_empty() {
         all.push(Finding::new(Kind::Empty, "", "Nothing stands on this slide but its heading."));
     }
-    let length: usize = slide.blocks.iter().map(size).sum();
+    let length: usize = slide.blocks.iter().map(|block| block.claims().room).sum();
     if length > BACK_ROW {
         let says = "There is more on this slide than the back row can read. Split it in two.";
         all.push(Finding::new(Kind::SmallText, slide.title.as_str(), says));
@@ -121,68 +106,30 @@ fn of_slide(slide: &Slide) -> Vec<Spotted> {
     all.into_iter().map(|finding| Spotted { place, finding }).collect()
 }
 
-/// How much room a block takes, in characters of plain text.
-fn size(block: &Block) -> usize {
-    let length: usize = block.texts().iter().map(|text| text.chars().count()).sum();
-    match block {
-        // Its lines are shown one by one, and shrink together.
-        Block::WorkedExample { example } => example.working.len() * 45,
-        Block::Picture { .. } | Block::Image { .. } => length + 200,
-        Block::Word { figure: Some(_), .. } => length + 150,
-        _ => length,
-    }
-}
-
+/// What is wrong with what stands on a block.
 fn of_block(block: &Block) -> Vec<Finding> {
-    match block {
-        // What was made here was proved here.
-        Block::WorkedExample { .. } | Block::Practice { .. } | Block::Ladder { .. } => Vec::new(),
-        Block::Image { alt, caption, .. } => {
-            let mut found = look_at_text(caption);
-            if alt.trim().is_empty() {
-                let says = "This image has no words for those who cannot see it.";
-                found.push(Finding::new(Kind::NoAlternativeText, "", says));
-            }
-            found
-        }
-        Block::Question { prompt, asks } => {
-            let mut found = questions::look(prompt, asks);
-            // A claim that is asked about may be false.
-            if let Asks::Open { answer: text } | Asks::TrueOrFalse { why: text, .. } = asks {
-                found.extend(look_at_text(text));
-            }
-            found
-        }
-        // It is something to see without a caption.
-        Block::Picture { caption, .. } => look_at_text(caption),
-        // What only looks like one may be false.
-        Block::Examples { fits, .. } => fits.iter().flat_map(|text| look_at_text(text)).collect(),
-        Block::Table { heads, rows } => {
-            let cells = heads.iter().chain(rows.iter().flatten());
-            cells.flat_map(|text| look_at_text(text)).collect()
-        }
-        other => {
-            let texts = other.texts();
-            if texts.iter().all(|text| text.trim().is_empty()) {
-                return vec![Finding::new(Kind::Empty, "", "This part of the slide is empty.")];
-            }
-            let mut found: Vec<Finding> =
-                texts.iter().flat_map(|text| look_at_text(text)).collect();
-            found.extend(texts.into_iter().filter_map(people::within_text));
-            found
-        }
+    let claims = block.claims();
+    if claims.is_empty {
+        return vec![Finding::new(Kind::Empty, "", "This part of the slide is empty.")];
     }
+    let asked = claims.asks.map(|(prompt, asks)| questions::look(prompt, asks));
+    let mut found = asked.unwrap_or_default();
+    found.extend(claims.statements.iter().flat_map(|text| look_at_text(text)));
+    found.extend(claims.stories.into_iter().filter_map(people::within_text));
+    if claims.is_unseen {
+        let says = "This image has no words for those who cannot see it.";
+        found.push(Finding::new(Kind::NoAlternativeText, "", says));
+    }
+    found
 }
 
 /// A question as what it asks, with the pictures of its slide.
 fn task(slide: &Slide, block: &Block, place: Spot) -> Option<Task> {
-    let Block::Question { prompt, asks } = block else { return None };
-    let pictures = slide.blocks.iter().enumerate().filter_map(|(at, block)| match block {
-        Block::Picture { figure, .. } => {
-            let place = Spot { block: Some(at), ..place };
-            Some(Placed { place, text: labels(figure) })
-        }
-        _ => None,
+    let (prompt, asks) = block.claims().asks?;
+    let pictures = slide.blocks.iter().enumerate().flat_map(|(at, block)| {
+        let place = Spot { block: Some(at), ..place };
+        let placed = |figure| Placed { place, text: labels(figure) };
+        block.claims().pictures.into_iter().map(placed).collect::<Vec<_>>()
     });
     let answer = match asks {
         Asks::Open { answer } if !answer.trim().is_empty() => {
@@ -194,7 +141,7 @@ fn task(slide: &Slide, block: &Block, place: Spot) -> Option<Task> {
         answer,
         pictures: pictures.collect(),
         is_marked: !matches!(asks, Asks::Open { .. }),
-        ..Task::asking(place, prompt.as_str())
+        ..Task::asking(place, prompt)
     };
     (!prompt.trim().is_empty()).then_some(task)
 }
@@ -214,17 +161,6 @@ fn labels(figure: &teaching::figure::Figure) -> String {
     found.join(" ; ")
 }
 
-/// What a block asks to be worked, so that two of them can be told apart.
-fn problem(block: &Block) -> Option<String> {
-    match block {
-        Block::Practice { rung, .. } => Some(rung.prompt.clone()),
-        Block::Question { prompt, .. } if !prompt.trim().is_empty() => {
-            Some(prompt.trim().to_owned())
-        }
-        _ => None,
-    }
-}
-
 /// Words of a slide that are defined on a later one only. What the lesson is about may be said before it is defined.
 fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
     let (before, after) = lesson.slides.split_at(index);
@@ -233,10 +169,8 @@ fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
         text.contains(&lesson.topic) || lesson.objectives.iter().any(|objective| objective == text)
     };
     let defines = |slide: &Slide| -> Vec<String> {
-        let words = slide.blocks.iter().filter_map(|block| match block {
-            Block::Word { word, .. } => Some(word.trim().to_lowercase()),
-            _ => None,
-        });
+        let words = slide.blocks.iter().filter_map(|block| block.claims().defines);
+        let words = words.map(|word| word.trim().to_lowercase());
         words.filter(|word| word.chars().count() > 2).collect()
     };
     let known: Vec<String> = before.iter().chain([slide]).flat_map(defines).collect();
@@ -245,8 +179,7 @@ fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
     for word in later {
         for (at, block) in slide.blocks.iter().enumerate() {
             // A worked example says what a skill says; only a teacher's own words are meant.
-            let own =
-                matches!(block, Block::Text { .. } | Block::Question { .. } | Block::Talk { .. });
+            let own = block.claims().own_words;
             let texts = block.texts();
             let uses = texts.iter().any(|text| has_word(text, &word) && !announces(text));
             if own && uses {
@@ -263,6 +196,7 @@ fn undefined(lesson: &Lesson, index: usize) -> Vec<Spotted> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use lesson::blocks::{PictureBlock, QuestionBlock, TextBlock, WordBlock};
     use lesson::{PhaseKind, Wanted};
     use skills::SKILLS;
     use teaching::skill::Strand;
@@ -277,7 +211,7 @@ mod tests {
     }
 
     fn text(text: &str) -> Block {
-        Block::Text { text: text.into() }
+        Block::Text(TextBlock { text: text.into() })
     }
 
     #[test]
@@ -292,8 +226,11 @@ mod tests {
 
     #[test]
     fn each_finding_has_its_place() {
-        let word =
-            Block::Word { word: "ratio".into(), means: "how many times".into(), figure: None };
+        let word = Block::Word(WordBlock {
+            word: "ratio".into(),
+            means: "how many times".into(),
+            figure: None,
+        });
         let mut lesson = lesson(vec![
             vec![text("Think of a ratio."), text("So 6 × 7 = 41.")],
             vec![word, text("A ratio says it all.")],
@@ -324,7 +261,7 @@ mod tests {
             down: vec!["x".into(), "2".into()],
             cells: vec![vec!["x^2".into(), "3x".into()], vec!["2x".into(), "6".into()]],
         };
-        let picture = Block::Picture { figure, caption: String::new() };
+        let picture = Block::Picture(PictureBlock { figure, caption: String::new() });
         let told = look(&lesson(vec![vec![picture], vec![]]));
         let places: Vec<_> = told.iter().map(|one| (one.finding.kind, one.place.slide)).collect();
         assert_eq!(places, [(Kind::Empty, Some(2))]);
@@ -332,9 +269,11 @@ mod tests {
 
     #[test]
     fn what_stands_twice_or_is_too_much_is_told() {
-        let question = |prompt: &str| Block::Question {
-            prompt: prompt.into(),
-            asks: lesson::Asks::Open { answer: String::new() },
+        let question = |prompt: &str| {
+            Block::Question(QuestionBlock {
+                prompt: prompt.into(),
+                asks: lesson::Asks::Open { answer: String::new() },
+            })
         };
         let lesson = lesson(vec![
             vec![question("Why?"), question("How?")],

@@ -2,6 +2,7 @@
 
 use super::lesson::look;
 use super::{Kind, Spotted};
+use lesson::BlockKind;
 use lesson::{Lesson, mends};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -79,13 +80,14 @@ pub fn mended(lesson: &Lesson, name: &str) -> Option<Lesson> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use lesson::blocks::TextBlock;
     use lesson::{Block, Dismissed};
     use teaching::skill::Strand;
 
     fn lesson(texts: &[&str]) -> Lesson {
         let mut lesson = Lesson::new("Ratio", 6, Strand::FractionsRatio, 45).expect("fine");
         lesson.slides[0].blocks =
-            texts.iter().map(|&text| Block::Text { text: text.into() }).collect();
+            texts.iter().map(|&text| Block::Text(TextBlock { text: text.into() })).collect();
         lesson
     }
 
@@ -121,7 +123,8 @@ mod tests {
         let look = second_look(&lesson);
         assert!(look.open.is_empty());
         assert_eq!(look.dismissed[0].dismissed.as_deref(), Some("It is there to be found."));
-        lesson.slides[0].blocks[0] = Block::Text { text: "The times table: 6 × 7 = 43.".into() };
+        lesson.slides[0].blocks[0] =
+            Block::Text(TextBlock { text: "The times table: 6 × 7 = 43.".into() });
         assert_eq!(second_look(&lesson).open.len(), 1);
     }
 }

@@ -4,6 +4,7 @@
 //! the n-th one, for every n until the action goes through. After each cut the tables hold what they held before, or,
 //! when only the answer to the commit was lost, all of what they were to hold.
 
+use ::lesson::blocks::{ImageBlock, LadderBlock};
 use desk::{DeskLine, judge};
 use lesson::{Block, Lesson};
 use skills::ladder::{Ladder, LadderOrder};
@@ -190,8 +191,8 @@ async fn a_new_lesson_is_whole_or_not_there() {
     let w = world().await;
     let mut lesson = a_lesson("New");
     lesson.slides[0].blocks = vec![
-        Block::Image { image: 3, alt: "Bees".into(), caption: String::new() },
-        Block::Ladder { ladder: 0, title: "New".into() },
+        Block::Image(ImageBlock { image: 3, alt: "Bees".into(), caption: String::new() }),
+        Block::Ladder(LadderBlock { ladder: 0, title: "New".into() }),
     ];
     let hung = |named| NewLadder { named, title: "New".into(), ladder: a_ladder(), plan: None };
     let new = New {

@@ -2,6 +2,7 @@
 
 use ::desk::{DeskLine, judge};
 use ::lesson::bench::{Change, Plan, change};
+use ::lesson::blocks::{ImageBlock, LadderBlock, TalkBlock};
 use ::lesson::{Block, Lesson};
 use skills::ladder::{Ladder, LadderOrder};
 use store::lesson::{New, NewImage, NewLadder, Place};
@@ -310,8 +311,9 @@ async fn a_lesson_stands_in_one_place_at_a_time() {
 async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
     let w = world().await;
     let mut whole = a_lesson("Whole");
-    let image = |image| Block::Image { image, alt: "Bees".into(), caption: String::new() };
-    let ladder = |ladder| Block::Ladder { ladder, title: "Whole".into() };
+    let image =
+        |image| Block::Image(ImageBlock { image, alt: "Bees".into(), caption: String::new() });
+    let ladder = |ladder| Block::Ladder(LadderBlock { ladder, title: "Whole".into() });
     // The numbers by which its file names them cross each other on purpose.
     whole.slides[0].blocks = vec![image(1), image(2), ladder(0), ladder(7)];
     let new = |named, bytes: &[u8]| NewImage { named, kind: "png".into(), bytes: bytes.to_vec() };
@@ -331,8 +333,11 @@ async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
     assert_eq!(kept.revision, 1);
     let first = lesson::history::find(&w.db, w.orla, id, 1).await.expect("kept");
     assert_eq!(first, kept.lesson, "what it goes back to is whole, too");
-    let [Block::Image { image: one, .. }, Block::Image { image: two, .. }, ladders @ ..] =
-        &kept.lesson.slides[0].blocks[..]
+    let [
+        Block::Image(ImageBlock { image: one, .. }),
+        Block::Image(ImageBlock { image: two, .. }),
+        ladders @ ..,
+    ] = &kept.lesson.slides[0].blocks[..]
     else {
         panic!("two images")
     };
@@ -343,7 +348,7 @@ async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
     let mut named: Vec<u64> = ladders
         .iter()
         .map(|block| match block {
-            Block::Ladder { ladder, .. } => *ladder,
+            Block::Ladder(LadderBlock { ladder, .. }) => *ladder,
             other => panic!("{other:?}"),
         })
         .collect();
@@ -394,7 +399,7 @@ async fn a_shelf_is_read_page_by_page_each_lesson_once() {
 async fn a_lesson_is_found_by_all_of_the_words() {
     let w = world().await;
     let mut lesson = a_lesson("Ratio");
-    let talk = Block::Talk { prompt: "Which MIX is sweeter: 100%_pure?".into(), starters: Vec::new() };
+    let talk = Block::Talk(TalkBlock { prompt: "Which MIX is sweeter: 100%_pure?".into(), starters: Vec::new() });
     lesson.slides[0].blocks.push(talk);
     lesson::create(&w.db, w.orla, lesson).await.expect("kept");
     for (words, found) in [

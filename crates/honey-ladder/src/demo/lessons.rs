@@ -2,6 +2,7 @@
 
 use lesson::Lesson;
 use lesson::bench::{Change, Plan, change};
+use lesson::blocks::{LadderBlock, QuestionBlock, TextBlock, WorkedExampleBlock};
 use lesson::example::Example as Worked;
 use lesson::{Asks, Block, Offer, PhaseKind, Slide, Wanted};
 use skills::ids::method_named;
@@ -102,17 +103,17 @@ fn lesson(
 
 fn block(part: Part) -> Result<Block, String> {
     Ok(match part {
-        Text(text) => Block::Text { text: text.to_owned() },
-        Ask(prompt, answer) => Block::Question {
+        Text(text) => Block::Text(TextBlock { text: text.to_owned() }),
+        Ask(prompt, answer) => Block::Question(QuestionBlock {
             prompt: prompt.to_owned(),
             asks: Asks::Open { answer: answer.to_owned() },
-        },
+        }),
         // Its id is known when it is hung.
-        Ladder(title) => Block::Ladder { ladder: 0, title: title.to_owned() },
+        Ladder(title) => Block::Ladder(LadderBlock { ladder: 0, title: title.to_owned() }),
         Example(problem, method) => {
             let example = Worked::typed(problem, known(method)?)
                 .map_err(|why| format!("{problem}: {}", why.says))?;
-            Block::WorkedExample { example: Box::new(example) }
+            Block::WorkedExample(WorkedExampleBlock { example: Box::new(example) })
         }
     })
 }

@@ -2,6 +2,7 @@
 //! later.
 
 use super::said::{Said, read};
+use lesson::blocks::{QuestionBlock, TableBlock, TextBlock, WordBlock};
 use lesson::{Asks, BadLesson, Block, LESSON_VERSION, Lesson, MOST_SLIDES, PhaseKind, Slide};
 use teaching::skill::Strand;
 
@@ -38,16 +39,19 @@ pub fn lesson_from_text(
         match said {
             Said::Text(text) => match last.blocks.last_mut() {
                 // What stands together stays together.
-                Some(Block::Text { text: above }) => *above = format!("{above}\n{text}"),
-                _ => last.blocks.push(Block::Text { text }),
+                Some(Block::Text(TextBlock { text: above })) => *above = format!("{above}\n{text}"),
+                _ => last.blocks.push(Block::Text(TextBlock { text })),
             },
             Said::Question { prompt, answer } => {
-                last.blocks.push(Block::Question { prompt, asks: Asks::Open { answer } });
+                last.blocks
+                    .push(Block::Question(QuestionBlock { prompt, asks: Asks::Open { answer } }));
             }
             Said::Word { word, means } => {
-                last.blocks.push(Block::Word { word, means, figure: None });
+                last.blocks.push(Block::Word(WordBlock { word, means, figure: None }));
             }
-            Said::Table { heads, rows } => last.blocks.push(Block::Table { heads, rows }),
+            Said::Table { heads, rows } => {
+                last.blocks.push(Block::Table(TableBlock { heads, rows }))
+            }
             Said::Heading(_) | Said::Objective(_) => {}
         }
     }
@@ -87,6 +91,7 @@ fn slide(index: usize, title: &str) -> Slide {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use lesson::BlockKind;
 
     const TEXT: &str = "# Percent\n\n- I can find a percent of an amount.\n\n## Starter\n\nWhat is half of 60?\n\nAnswer: 30\n\n## Words\n\n**Percent**: of a hundred.\n\n| part | whole |\n|---|---|\n| 15 | 60 |\n\n## Exit ticket\n\nFind 10% of 90. Answer: 9\n";
 
@@ -108,9 +113,9 @@ mod tests {
                 ("Exit ticket", PhaseKind::Review, 1)
             ]
         );
-        assert!(lesson.slides[0].blocks[0].has_answer());
+        assert_eq!(lesson.slides[0].blocks[0].answer(), "30");
         assert!(
-            matches!(&lesson.slides[1].blocks[0], Block::Word { word, .. } if word == "Percent")
+            matches!(&lesson.slides[1].blocks[0], Block::Word(WordBlock { word, .. }) if word == "Percent")
         );
     }
 

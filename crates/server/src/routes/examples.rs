@@ -6,6 +6,7 @@ use crate::extract::Body;
 use crate::routes::lessons::{Drawing, drawn};
 use crate::session::SignedIn;
 use axum::Json;
+use lesson::Reveal;
 use lesson::example::{Beginning, Example, ExampleChange, LineOffers, SlipOffer, change};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -27,11 +28,18 @@ struct ExampleView {
     offers: Vec<LineOffers>,
     /// Its pictures, drawn, each once.
     pictures: Vec<Drawing>,
+    /// How it is revealed.
+    reveal: Reveal,
 }
 
 impl From<Example> for ExampleView {
     fn from(example: Example) -> Self {
-        Self { offers: example.offers(), pictures: drawn(example.figures()), example }
+        Self {
+            offers: example.offers(),
+            pictures: drawn(example.figures()),
+            reveal: example.reveal(),
+            example,
+        }
     }
 }
 

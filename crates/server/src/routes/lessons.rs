@@ -10,8 +10,8 @@ use desk::{DeskLine, Judgement, MOST_LINES, judge_board};
 use drawing::Scene;
 use lesson::Lesson;
 use lesson::{
-    BadLesson, Block, Checked, Mend, Phase, PictureCard, PictureOrder, PracticeOrder, mends,
-    picture_cards,
+    BadLesson, Block, BlockKind, Checked, Mend, Phase, PictureCard, PictureOrder, PracticeOrder,
+    Slide, SlideReveal, mends, picture_cards,
 };
 use serde::{Deserialize, Serialize};
 use store::LessonId;
@@ -38,6 +38,8 @@ pub(crate) struct LessonView {
     lesson: Lesson,
     /// What was proved on each slide, in their order.
     checked: Vec<Checked>,
+    /// How each slide is revealed, in their order.
+    reveals: Vec<SlideReveal>,
     /// Minutes that the phases are over the length, or short of it when negative.
     minutes_over: i32,
     /// Its pictures, drawn, each once.
@@ -70,6 +72,7 @@ impl LessonView {
             id,
             revision,
             checked,
+            reveals: lesson.slides.iter().map(Slide::reveal).collect(),
             minutes_over: lesson.minutes_over(),
             pictures: drawn(lesson.figures()),
             lesson,
