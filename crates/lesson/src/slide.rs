@@ -62,7 +62,11 @@ impl Slide {
         self.blocks.iter().map(Block::checked).sum()
     }
 
-    pub(super) fn check(&self) -> Result<(), BadLesson> {
+    /// Whether it can be kept.
+    ///
+    /// # Errors
+    /// [`BadLesson`] with what is wrong.
+    pub fn check(&self) -> Result<(), BadLesson> {
         if !fits(&self.title, 200) || !fits(&self.notes, LONGEST_TEXT) {
             return Err(BadLesson::because(
                 "A text on a slide is too long. Split it over two slides.",

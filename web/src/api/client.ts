@@ -33,6 +33,7 @@ export type LadderOrder = Schemas['LadderOrder']
 export type LadderView = Schemas['LadderView']
 export type Lesson = Schemas['Lesson']
 export type LadderOnShelf = Schemas['LadderOnShelf']
+export type LadderPage = Schemas['LadderPage']
 export type LessonView = Schemas['LessonView']
 export type LineOffers = Schemas['LineOffers']
 export type LineVerdict = Schemas['LineVerdict']
@@ -42,6 +43,7 @@ export type Mend = Schemas['Mend']
 export type Named = Schemas['Named']
 export type NewLesson = Schemas['NewLesson']
 export type Offered = Schemas['Offered']
+export type OwnScenario = Schemas['OwnScenario']
 export type OwnThing = Schemas['OwnThing']
 export type Phase = Schemas['Phase']
 export type PhaseKind = Schemas['PhaseKind']
@@ -49,12 +51,16 @@ export type PictureCard = Schemas['PictureCard']
 export type Plan = Schemas['Plan']
 export type PracticeOrder = Schemas['PracticeOrder']
 export type Prior = Schemas['Prior']
+export type Reveal = Schemas['Reveal']
+export type Role = Schemas['Role']
 export type RungView = Schemas['RungView']
 export type ScenarioEntry = Schemas['ScenarioEntry']
 export type Scene = Schemas['Scene']
 export type Sheet = Schemas['Sheet']
+export type ShelfPage = Schemas['ShelfPage']
 export type ShelfEntry = Schemas['ShelfEntry']
 export type SkillCard = Schemas['SkillCard']
+export type SlideReveal = Schemas['SlideReveal']
 export type Slide = Schemas['Slide']
 export type SlipOffer = Schemas['SlipOffer']
 export type Spotted = Schemas['Spotted']
@@ -66,7 +72,6 @@ export type VerdictWord = Schemas['VerdictWord']
 export type VersionEntry = Schemas['VersionEntry']
 export type Wanted = Schemas['Wanted']
 export type WorkingLine = Schemas['WorkingLine']
-export type World = Schemas['World']
 export type WrittenRung = Schemas['WrittenRung']
 
 export type Reply<T> = { ok: true; value: T } | { ok: false; failure: Failure; unreached?: boolean }
@@ -94,6 +99,25 @@ export async function reply<T>(
   } catch {
     return unreached()
   }
+}
+
+/** A page of a list. */
+interface Page<T> {
+  entries: T[]
+  next?: string | null
+}
+
+/** All entries of a list that comes in pages. */
+export async function everyPage<T>(ask: (after?: string) => Promise<Reply<Page<T>>>): Promise<Reply<T[]>> {
+  const all: T[] = []
+  let after: string | undefined
+  do {
+    const answer = await ask(after)
+    if (!answer.ok) return answer
+    all.push(...answer.value.entries)
+    after = answer.value.next ?? undefined
+  } while (after)
+  return { ok: true, value: all }
 }
 
 /** Keeps an image from a file and gives its id. It goes as it is: the server makes it safe. */

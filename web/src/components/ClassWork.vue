@@ -2,7 +2,7 @@
 /** What the class wrote: a row for each student, a cell for each rung, and the lines beside the rung. */
 import { useIntervalFn, useDocumentVisibility } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { api, reply, type DeskEntry, type Failure, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
+import { api, everyPage, reply, type DeskEntry, type Failure, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import JudgedLines from './JudgedLines.vue'
 import MathText from './MathText.vue'
@@ -16,7 +16,8 @@ const chosen = ref<{ desk: number; rung: number }>()
 const REFRESH_MS = 4000
 
 async function load(): Promise<void> {
-  const answer = await reply(api.GET('/api/ladders/{id}/desks', { params: { path: { id: props.ladder.id } } }))
+  const path = { id: props.ladder.id }
+  const answer = await everyPage((after) => reply(api.GET('/api/ladders/{id}/desks', { params: { path, query: { after } } })))
   failure.value = answer.ok ? undefined : answer.failure
   if (answer.ok) desks.value = answer.value
 }

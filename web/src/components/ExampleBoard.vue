@@ -1,16 +1,17 @@
 <script setup lang="ts">
 /** A worked example as the class sees it after so many steps. */
 import { computed } from 'vue'
-import type { Drawing, Example } from '@/api/client'
-import { boardOf, sceneOf } from '@/example/board'
+import type { Drawing, Example, Reveal } from '@/api/client'
+import { boardOf } from '@/example/board'
+import { sceneOf } from '@/slide/drawn'
 import MathText from './MathText.vue'
 import SceneView from './SceneView.vue'
 import VerdictMark from './VerdictMark.vue'
 import WorkingLines from './WorkingLines.vue'
 import { words } from '@/words'
 
-const props = withDefaults(defineProps<{ example: Example; pictures: Drawing[]; shown?: number }>(), { shown: Infinity })
-const board = computed(() => boardOf(props.example, props.shown))
+const props = withDefaults(defineProps<{ example: Example; pictures: Drawing[]; shown?: number; reveal?: Reveal }>(), { shown: Infinity, reveal: undefined })
+const board = computed(() => boardOf(props.example, props.shown, props.reveal))
 const scene = computed(() => sceneOf(board.value.figure, props.pictures))
 /** Every picture that comes: its place is kept from the start, so that nothing jumps. */
 const scenes = computed(() =>

@@ -2,7 +2,7 @@
 /** A scenario of the teacher's own: people, a place, things with their numbers, and the stories that come of it. */
 import { ElButton, ElDialog, ElInput, ElInputNumber } from 'element-plus'
 import { reactive, ref, watch } from 'vue'
-import { api, reply, type Failure, type OwnThing, type ScenarioEntry, type World } from '@/api/client'
+import { api, reply, type Failure, type OwnThing, type ScenarioEntry, type OwnScenario } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import MathText from './MathText.vue'
 import { words } from '@/words'
@@ -10,7 +10,7 @@ import { words } from '@/words'
 const open = defineModel<boolean>({ required: true })
 /** The scenario that is changed; a new one when there is none. */
 const props = defineProps<{ entry?: ScenarioEntry }>()
-const emit = defineEmits<{ kept: [world: World]; gone: [] }>()
+const emit = defineEmits<{ kept: [world: OwnScenario]; gone: [] }>()
 
 const fresh = (): OwnThing => ({ one: '', many: '', of: '', least: 2, most: 100 })
 const form = reactive({ title: '', place: '', people: '', things: [fresh()] })
@@ -29,7 +29,7 @@ watch(open, (now) => {
   failure.value = undefined
 })
 
-function world(): World {
+function world(): OwnScenario {
   return {
     title: form.title.trim(),
     place: form.place.trim(),

@@ -5,16 +5,16 @@
  */
 import { useDebounceFn, useElementVisibility, useResizeObserver } from '@vueuse/core'
 import { computed, toRef, useTemplateRef, watch } from 'vue'
-import type { Drawing, Meaning, Slide, Theme } from '@/api/client'
+import type { Drawing, Meaning, Slide, SlideReveal, Theme } from '@/api/client'
 import { layOut } from '@/slide/fit'
 import { provideMeanings } from '@/slide/meanings'
-import { momentsOf, partsOf, type Shown } from '@/slide/steps'
 import BlockFace from './BlockFace.vue'
 import MathText from './MathText.vue'
 
 /** Without a moment everything shows. */
-const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number; theme?: Theme; meanings?: Meaning[] }>(), {
+const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number; /** How it is revealed; all of it shows without. */ reveal?: SlideReveal; theme?: Theme; meanings?: Meaning[] }>(), {
   shown: Infinity,
+  reveal: undefined,
   pictures: () => [],
   theme: 'daylight',
   meanings: () => [],
@@ -26,10 +26,11 @@ provideMeanings(toRef(() => props.meanings))
 const REST_MS = 150
 const face = useTemplateRef('face')
 const inside = useTemplateRef('inside')
-const parts = computed<Shown>(() => {
-  if (!Number.isFinite(props.shown)) return props.slide.blocks.map(partsOf)
-  const moments = momentsOf(props.slide)
-  return moments[Math.min(Math.max(1, props.shown), moments.length) - 1] ?? []
+/** How many steps of each block show. */
+const steps = computed<number[]>(() => {
+  const moments = props.reveal?.moments
+  if (!moments || !Number.isFinite(props.shown)) return props.slide.blocks.map(() => Infinity)
+  return moments[Math.min(Math.max(1, props.shown), moments.length) - 1]?.shown ?? []
 })
 
 function measure(): void {
@@ -48,7 +49,7 @@ watch(() => props.slide, useDebounceFn(measure, REST_MS), { deep: true, flush: '
   <div ref="face" class="face" :data-theme="theme">
     <div ref="inside" class="inside">
       <h2><math-text :text="slide.title" /></h2>
-      <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :parts="parts[at] ?? 0" :class="{ waits: !parts[at] }" />
+      <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :steps="steps[at] ?? 0" :reveal="reveal?.blocks[at]?.example ?? undefined" :class="{ waits: !steps[at] }" />
     </div>
   </div>
 </template>

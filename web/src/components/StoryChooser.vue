@@ -2,11 +2,11 @@
 /** Where the stories of a ladder come from: the bee garden, or a scenario of the teacher's own. */
 import { ElButton, ElOption, ElSelect } from 'element-plus'
 import { computed, onMounted, ref } from 'vue'
-import { api, reply, type ScenarioEntry, type World } from '@/api/client'
+import { api, reply, type ScenarioEntry, type OwnScenario } from '@/api/client'
 import ScenarioDialog from './ScenarioDialog.vue'
 import { words } from '@/words'
 
-const world = defineModel<World | null | undefined>({ required: true })
+const world = defineModel<OwnScenario | null | undefined>({ required: true })
 const entries = ref<ScenarioEntry[]>([])
 const open = ref(false)
 const changed = ref<ScenarioEntry>()
@@ -17,7 +17,7 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 
-const same = (a: World, b: World): boolean => JSON.stringify(a) === JSON.stringify(b)
+const same = (a: OwnScenario, b: OwnScenario): boolean => JSON.stringify(a) === JSON.stringify(b)
 const entry = computed(() => entries.value.find((one) => world.value && same(one.world, world.value)))
 /** The id of the scenario; 0 is the bee garden, and -1 one that has been changed since the ladder was drawn. */
 const chosen = computed(() => (world.value ? (entry.value?.id ?? -1) : 0))
@@ -29,7 +29,7 @@ function edit(one?: ScenarioEntry): void {
   changed.value = one
   open.value = true
 }
-async function kept(now: World): Promise<void> {
+async function kept(now: OwnScenario): Promise<void> {
   open.value = false
   await load()
   world.value = now

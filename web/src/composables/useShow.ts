@@ -1,15 +1,15 @@
 import { computed, ref, type Ref } from 'vue'
-import type { Lesson } from '@/api/client'
-import { momentsOf, spokenBetween } from '@/slide/steps'
+import type { LessonView } from '@/api/client'
 
 /** Where the lesson stands on the wall: a slide, and at which of its moments. */
-export function useShow(lesson: Ref<Lesson | undefined>, from: number) {
-  const slides = computed(() => lesson.value?.slides ?? [])
+export function useShow(view: Ref<LessonView | undefined>, from: number) {
+  const slides = computed(() => view.value?.lesson.slides ?? [])
   const at = ref(Math.max(0, from - 1))
   const shown = ref(1)
   const slide = computed(() => slides.value[at.value])
-  const moments = computed(() => (slide.value ? momentsOf(slide.value) : []))
-  const total = computed(() => moments.value.length)
+  /** How the slide is revealed. */
+  const reveal = computed(() => view.value?.reveals[at.value])
+  const total = computed(() => reveal.value?.moments.length ?? 0)
   const ended = computed(() => at.value === slides.value.length - 1 && shown.value >= total.value)
 
   function next(): void {
@@ -32,10 +32,7 @@ export function useShow(lesson: Ref<Lesson | undefined>, from: number) {
   }
 
   /** What came last, to be spoken. */
-  const spoken = computed(() => {
-    const now = moments.value[shown.value - 1]
-    return slide.value && now ? spokenBetween(slide.value, moments.value[shown.value - 2], now) : ''
-  })
+  const spoken = computed(() => reveal.value?.moments[shown.value - 1]?.says ?? '')
 
-  return { slides, at, shown, slide, total, ended, spoken, next, back, jump }
+  return { slides, at, shown, slide, reveal, total, ended, spoken, next, back, jump }
 }

@@ -1,5 +1,5 @@
 /** What of a worked example stands on the board after so many steps. */
-import type { Drawing, Example, ExampleLine, Figure, Scene } from '@/api/client'
+import type { Example, ExampleLine, Figure, Reveal } from '@/api/client'
 
 /** A line as it stands on the board. */
 export interface Row {
@@ -14,15 +14,6 @@ export interface Row {
 
 /** What a reason that is left out looks like. */
 const BLANK_REASON = '$\\boxed{\\phantom{000000000000}}$'
-
-const isFilledLater = (line: ExampleLine): boolean => line.asked != null
-const shownLines = (example: Example): ExampleLine[] => example.working.filter((line) => !line.folded)
-
-/** How many steps an example is revealed in: a line with something left out takes two, and a slip is told at the end. */
-export function stepsOf(example: Example): number {
-  const lines = shownLines(example)
-  return lines.length + lines.filter(isFilledLater).length + (example.slip ? 1 : 0)
-}
 
 function rowOf(line: ExampleLine, reasons: string[], filled: boolean): Row {
   const asked = filled ? undefined : line.asked
@@ -47,41 +38,23 @@ export interface Board {
   figure?: Figure
 }
 
-/** The board of an example after so many steps. */
-export function boardOf(example: Example, shown: number): Board {
+/** The board of an example after so many steps; without a reveal, all of it shows. */
+export function boardOf(example: Example, shown: number, reveal?: Reveal): Board {
   const rows: Row[] = []
   let figure = example.figure ?? undefined
-  let steps = 0
   let visible = 0
   let above: string[] = []
-  for (const line of example.working) {
+  example.working.forEach((line, at) => {
     if (line.folded) {
       above.push(line.reason)
-      continue
+      return
     }
-    steps += 1
-    const appears = steps
-    if (isFilledLater(line)) steps += 1
-    rows.push(rowOf(line, [...above, line.reason], steps <= shown))
-    if (appears <= shown) visible += 1
+    const when = reveal?.lines[at] ?? { appears: 0, filled: 0 }
+    rows.push(rowOf(line, [...above, line.reason], when.filled <= shown))
+    if (when.appears <= shown) visible += 1
     // A line that waits to be filled in must not be told by its picture.
-    if (steps <= shown) figure = line.figure ?? figure
+    if (when.filled <= shown) figure = line.figure ?? figure
     above = []
-  }
-  return { rows, visible, told: example.slip != null && shown > steps, figure }
-}
-
-/** What step `step` says, to be spoken. */
-export function spokenAt(example: Example, step: number): string {
-  const { rows, visible, told } = boardOf(example, step)
-  if (told) return example.working.find((line) => line.verdict === 'breaks')?.says ?? ''
-  const row = rows[visible - 1]
-  return row ? `${row.speech}. ${row.reason === BLANK_REASON ? '' : row.reason.replaceAll('$', '')}` : ''
-}
-
-/** A figure, drawn. */
-export function sceneOf(figure: Figure | undefined, pictures: Drawing[]): Scene | undefined {
-  if (!figure) return undefined
-  const text = JSON.stringify(figure)
-  return pictures.find((drawn) => JSON.stringify(drawn.figure) === text)?.scene
+  })
+  return { rows, visible, told: example.slip != null && shown >= (reveal?.told ?? 0), figure }
 }

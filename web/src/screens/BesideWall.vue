@@ -2,18 +2,18 @@
 /** The teacher's own window: what stands on the wall, what comes then, notes, answers, and the clock. It follows the wall. */
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Drawing, type Failure, type Lesson } from '@/api/client'
+import { api, reply, type Failure, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import SlideFace from '@/components/SlideFace.vue'
-import { answerOf, momentsOf } from '@/slide/steps'
 import { shownTime, useClock } from '@/wall/clock'
 import { useWallLink } from '@/wall/link'
 import { words } from '@/words'
 import { wallWords } from '@/words/wall'
 
 const props = defineProps<{ id: number }>()
-const lesson = ref<Lesson>()
-const pictures = ref<Drawing[]>([])
+const view = ref<LessonView>()
+const lesson = computed(() => view.value?.lesson)
+const pictures = computed(() => view.value?.pictures ?? [])
 const failure = ref<Failure>()
 const at = ref(0)
 const shown = ref(1)
@@ -27,23 +27,22 @@ const { tell } = useWallLink(props.id, (told) => {
 })
 const { elapsed, left } = useClock(props.id, lesson, at)
 const slide = computed(() => lesson.value?.slides[at.value])
+/** How the slide is revealed. */
+const reveal = computed(() => view.value?.reveals[at.value])
 /** What the next step will show: this slide one step on, or the next slide. */
 const then = computed(() => {
   const now = slide.value
-  if (!now) return undefined
-  if (shown.value < momentsOf(now).length) return { slide: now, shown: shown.value + 1 }
+  if (!now || !reveal.value) return undefined
+  if (shown.value < reveal.value.moments.length) return { slide: now, reveal: reveal.value, shown: shown.value + 1 }
   const next = lesson.value?.slides[at.value + 1]
-  return next && { slide: next, shown: 1 }
+  return next && { slide: next, reveal: view.value?.reveals[at.value + 1], shown: 1 }
 })
-const answers = computed(() => slide.value?.blocks.map(answerOf).filter(Boolean) ?? [])
+const answers = computed(() => reveal.value?.blocks.map((block) => block.answer).filter(Boolean) ?? [])
 
 onMounted(async () => {
   const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } }))
   failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) {
-    lesson.value = answer.value.lesson
-    pictures.value = answer.value.pictures
-  }
+  if (answer.ok) view.value = answer.value
   tell({ kind: 'asks' })
 })
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -63,11 +62,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <p v-if="!isHeard" class="soft waits" role="status">{{ wallWords.window.waits }}</p>
       <section class="now">
         <h2>{{ wallWords.window.now }} · {{ words.show.place(at + 1, lesson.slides.length) }}</h2>
-        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="shown" class="face" />
+        <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="shown" :reveal="reveal" class="face" />
       </section>
       <section class="then">
         <h2>{{ wallWords.window.next }}</h2>
-        <slide-face v-if="then" :key="`${then.slide.id}`" :slide="then.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="then.shown" class="face" />
+        <slide-face v-if="then" :key="`${then.slide.id}`" :slide="then.slide" :pictures="pictures" :theme="lesson.theme" :meanings="lesson.meanings" :shown="then.shown" :reveal="then.reveal" class="face" />
         <p v-else class="soft">{{ wallWords.window.end }}</p>
       </section>
       <section>

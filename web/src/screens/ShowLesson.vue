@@ -4,7 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { ElMessageBox } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Drawing, type Example, type Failure, type Lesson } from '@/api/client'
+import { api, reply, type Drawing, type Example, type Failure, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import KeysList from '@/components/KeysList.vue'
 import SlideFace from '@/components/SlideFace.vue'
@@ -22,7 +22,8 @@ import { wallWords } from '@/words/wall'
 
 const props = defineProps<{ id: number; from: number }>()
 const router = useRouter()
-const lesson = ref<Lesson>()
+const view = ref<LessonView>()
+const lesson = computed(() => view.value?.lesson)
 const pictures = ref<Drawing[]>([])
 const failure = ref<Failure>()
 const blank = ref(false)
@@ -31,7 +32,7 @@ const keys = ref(false)
 const board = ref(false)
 const boardLines = ref([''])
 const numbers = ref(false)
-const { slides, at, shown, slide, total, ended, spoken, next, back, jump } = useShow(lesson, props.from)
+const { slides, at, shown, slide, reveal, total, ended, spoken, next, back, jump } = useShow(view, props.from)
 const { tool, strokes, isDrawn, add, undo, wipe, keep, drop } = useInk(props.id, () => slide.value?.id)
 const { elapsed, left, restart } = useClock(props.id, lesson, at)
 const zoom = useZoom()
@@ -51,9 +52,16 @@ const example = computed(() => {
   const block = slide.value?.blocks[exampleAt.value]
   return block?.kind === 'worked_example' ? block.example : undefined
 })
-function changeExample(example: Example, drawn: Drawing[]): void {
-  if (!slide.value || exampleAt.value < 0) return
-  slide.value.blocks[exampleAt.value] = { kind: 'worked_example', example }
+/** Other numbers on the wall alone: how the slide is revealed may be another then. */
+async function changeExample(example: Example, drawn: Drawing[]): Promise<void> {
+  const [place, now] = [at.value, slide.value]
+  if (!now || exampleAt.value < 0) return
+  const blocks = now.blocks.map((block, n) => (n === exampleAt.value ? { kind: 'worked_example' as const, example } : block))
+  const changed = { ...now, blocks }
+  const answer = await reply(api.POST('/api/slides/reveal', { body: changed }))
+  if (!answer.ok || !view.value) return
+  view.value.lesson.slides[place] = changed
+  view.value.reveals[place] = answer.value
   pictures.value = [...pictures.value, ...drawn]
   shown.value = 1
 }
@@ -71,7 +79,7 @@ async function load(): Promise<void> {
   const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } }))
   failure.value = answer.ok ? undefined : answer.failure
   if (!answer.ok) return
-  lesson.value = answer.value.lesson
+  view.value = answer.value
   pictures.value = answer.value.pictures
   tellPlace()
 }
@@ -146,7 +154,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
     <template v-else-if="slide">
       <div class="stage" @click="click" @wheel.prevent="zoom.wheel" @pointerdown="zoom.grab" @pointermove="zoom.drag" @pointerup="zoom.drop">
         <div class="sheet" :style="zoom.style.value">
-          <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" :theme="lesson?.theme" :meanings="lesson?.meanings" class="face" />
+          <slide-face :key="slide.id" :slide="slide" :pictures="pictures" :shown="shown" :reveal="reveal" :theme="lesson?.theme" :meanings="lesson?.meanings" class="face" />
           <wall-ink :tool="tool" :strokes="strokes" @drawn="add" />
         </div>
       </div>

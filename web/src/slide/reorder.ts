@@ -1,6 +1,6 @@
 /** Slides cut in two and joined. */
 import type { Slide } from '@/api/client'
-import { comesAt } from './steps'
+import { comesAt } from './comes'
 
 type Slides = Slide[]
 

@@ -25,6 +25,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(open_lesson, save_lesson))
         .routes(routes!(mend_phases))
         .routes(routes!(draw_practice))
+        .routes(routes!(reveal_slide))
         .routes(routes!(picture_list, draw_picture))
         .routes(routes!(judge_spare_board))
 }
@@ -159,6 +160,17 @@ async fn draw_practice(
     let block = compute(move || order.block()).await?.map_err(bad)?;
     let pictures = drawn(block.figures().into_iter());
     Ok(Json(MadeBlock { pictures, block }))
+}
+
+/// How a slide is revealed that was changed where it is shown, and is not kept.
+#[utoipa::path(post, path = "/api/slides/reveal", request_body = Slide,
+    responses((status = 200, body = SlideReveal), (status = "default", body = Failure)))]
+async fn reveal_slide(
+    _teacher: SignedIn,
+    Body(slide): Body<Slide>,
+) -> Result<Json<SlideReveal>, ApiError> {
+    slide.check().map_err(bad)?;
+    Ok(Json(compute(move || slide.reveal()).await?))
 }
 
 /// The pictures that can be chosen by hand.

@@ -2,10 +2,11 @@
 /** An image of a slide: chosen from a file, with words for those who cannot see it. */
 import { ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { keptImage, type Block } from '@/api/client'
-import { blockWords } from '@/words/plan'
+import { keptImage } from '@/api/client'
+import type { OfKind } from '../kinds'
+import { words } from './words'
 
-const block = defineModel<Extract<Block, { kind: 'image' }>>({ required: true })
+const block = defineModel<OfKind<'image'>>({ required: true })
 const busy = ref(false)
 const refused = ref('')
 
@@ -22,15 +23,15 @@ async function choose(event: Event): Promise<void> {
 
 <template>
   <label class="file">
-    <span>{{ blockWords.imageFile }}</span>
+    <span>{{ words.imageFile }}</span>
     <input type="file" accept="image/png,image/jpeg,image/svg+xml,.png,.jpg,.jpeg,.svg" :disabled="busy" @change="choose" />
   </label>
   <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
   <label>
-    <span>{{ blockWords.alt }}</span>
-    <el-input v-model="block.alt" type="textarea" :autosize="{ minRows: 1, maxRows: 4 }" maxlength="1000" :placeholder="blockWords.altHint" />
+    <span>{{ words.alt }}</span>
+    <el-input v-model="block.alt" type="textarea" :autosize="{ minRows: 1, maxRows: 4 }" maxlength="1000" :placeholder="words.altHint" />
   </label>
-  <label><span>{{ blockWords.caption }}</span><el-input v-model="block.caption" maxlength="400" /></label>
+  <label><span>{{ words.caption }}</span><el-input v-model="block.caption" maxlength="400" /></label>
 </template>
 
 <style scoped>

@@ -1,0 +1,11 @@
+import { blockKind } from '../kinds'
+import Editor from './Editor.vue'
+import Face from './Face.vue'
+import { words } from './words'
+
+export default blockKind({
+  kind: 'ladder',
+  name: words.name,
+  face: Face,
+  editor: Editor,
+})

@@ -1,0 +1,5 @@
+export const words = {
+  name: 'Ladder',
+  ladder: 'Practise on this ladder',
+  toLadder: 'Open the ladder',
+}

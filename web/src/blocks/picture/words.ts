@@ -1,0 +1,4 @@
+export const words = {
+  name: 'Picture',
+  caption: 'Words below it',
+}

@@ -1,0 +1,5 @@
+export const words = {
+  name: 'Problem',
+  answer: 'Answer',
+  another: 'Other numbers',
+}

@@ -1,0 +1,14 @@
+import { blockKind } from '../kinds'
+import Editor from './Editor.vue'
+import Face from './Face.vue'
+import { emptyAsks } from './asks'
+import { words } from './words'
+
+export default blockKind({
+  kind: 'question',
+  name: words.name,
+  face: Face,
+  editor: Editor,
+  offered: 1,
+  empty: () => ({ kind: 'question', prompt: '', asks: emptyAsks('open') }),
+})

@@ -1,0 +1,18 @@
+export const words = {
+  name: 'Question',
+  question: 'Question (mathematics between $ signs)',
+  answered: 'Answered by',
+  open: 'own words',
+  choice: 'a choice',
+  trueFalse: 'true or false, and why',
+  answer: 'Answer',
+  choiceText: (n: number) => `Choice ${n}`,
+  right: 'right',
+  remove: 'Take this part out',
+  more: 'One more',
+  isTrue: 'It is true',
+  why: 'Why',
+  isTrueShort: 'True',
+  isFalseShort: 'False',
+  trueOrFalse: 'True or false? Say why.',
+}

@@ -1,0 +1,4 @@
+export const words = {
+  name: 'Text',
+  text: 'Text (mathematics between $ signs)',
+}

@@ -1,0 +1,5 @@
+export const words = {
+  name: 'Word',
+  word: 'Word',
+  means: 'What it means',
+}

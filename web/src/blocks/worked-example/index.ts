@@ -1,0 +1,12 @@
+import { blockKind } from '../kinds'
+import Editor from './Editor.vue'
+import Face from './Face.vue'
+import { words } from './words'
+
+export default blockKind({
+  kind: 'worked_example',
+  name: words.name,
+  face: Face,
+  editor: Editor,
+  offered: 8,
+})

@@ -1,0 +1,4 @@
+export const words = {
+  name: 'Worked example',
+  open: 'Open the working bench',
+}
