@@ -40,6 +40,7 @@ export type LineVerdict = Schemas['LineVerdict']
 export type Look = Schemas['Look']
 export type Meaning = Schemas['Meaning']
 export type Mend = Schemas['Mend']
+export type MethodId = Schemas['MethodId']
 export type Named = Schemas['Named']
 export type NewLesson = Schemas['NewLesson']
 export type Offered = Schemas['Offered']
@@ -107,14 +108,15 @@ interface Page<T> {
   next?: string | null
 }
 
-/** All entries of a list that comes in pages. */
-export async function everyPage<T>(ask: (after?: string) => Promise<Reply<Page<T>>>): Promise<Reply<T[]>> {
-  const all: T[] = []
+/** All entries of a list that comes in pages; `soFar` is told after each. */
+export async function everyPage<T>(ask: (after?: string) => Promise<Reply<Page<T>>>, soFar?: (entries: T[]) => void): Promise<Reply<T[]>> {
+  let all: T[] = []
   let after: string | undefined
   do {
     const answer = await ask(after)
     if (!answer.ok) return answer
-    all.push(...answer.value.entries)
+    all = [...all, ...answer.value.entries]
+    soFar?.(all)
     after = answer.value.next ?? undefined
   } while (after)
   return { ok: true, value: all }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Everything that can be done, found by typing a few letters of it: Control and K opens it on every screen. */
-import { useEventListener } from '@vueuse/core'
+import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type LadderOnShelf, type ShelfEntry } from '@/api/client'
@@ -17,6 +17,8 @@ const ladders = ref<LadderOnShelf[]>([])
 const field = useTemplateRef('field')
 const list = useTemplateRef('list')
 const MOST = 40
+/** Typing rests this long before it is looked for, in milliseconds. */
+const REST_MS = 250
 let before: Element | null = null
 
 const all = computed<Command[]>(() => [
@@ -31,6 +33,16 @@ const found = computed(() => {
 })
 watch(sought, () => (at.value = 0))
 
+/** What is called that, as far as one page holds it. */
+async function find(words: string): Promise<void> {
+  const params = { query: { words } }
+  const [mine, theirs] = await Promise.all([reply(api.GET('/api/lessons', { params })), reply(api.GET('/api/ladders', { params }))])
+  if (mine.ok) lessons.value = mine.value.entries
+  if (theirs.ok) ladders.value = theirs.value.entries
+}
+// On a long shelf a title may stand on a later page.
+watch(sought, useDebounceFn((now: string) => void find(now.slice(0, 100)), REST_MS))
+
 async function show(): Promise<void> {
   before = document.activeElement
   gather()
@@ -39,9 +51,7 @@ async function show(): Promise<void> {
   open.value = true
   await nextTick()
   field.value?.focus()
-  const [mine, theirs] = await Promise.all([reply(api.GET('/api/lessons')), reply(api.GET('/api/ladders'))])
-  if (mine.ok) lessons.value = mine.value
-  if (theirs.ok) ladders.value = theirs.value
+  await find('')
 }
 function shut(): void {
   open.value = false

@@ -1,30 +1,33 @@
 <script setup lang="ts">
 /** The ladders of every lesson, by strand. */
-import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Failure, type LadderOnShelf, type Strand } from '@/api/client'
+import { useDebounceFn } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { api, everyPage, reply, type Failure, type LadderOnShelf, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { words } from '@/words'
 
 const props = defineProps<{ sought: string; strand?: Strand }>()
 const ladders = ref<LadderOnShelf[]>()
 const failure = ref<Failure>()
-const found = computed(() => {
-  const wanted = props.sought.toLowerCase().split(/\s+/).filter(Boolean)
-  return (ladders.value ?? [])
-    .filter((one) => !props.strand || one.strand === props.strand)
-    .filter((one) => wanted.every((word) => [one.title, ...one.skills].join(' ').toLowerCase().includes(word)))
-})
+const found = computed(() => (ladders.value ?? []).filter((one) => !props.strand || one.strand === props.strand))
+/** Typing rests this long before it is looked for, in milliseconds. */
+const REST_MS = 200
 async function load(): Promise<void> {
-  const answer = await reply(api.GET('/api/ladders'))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) ladders.value = answer.value
+  const asked = props.sought
+  const isOld = (): boolean => asked !== props.sought
+  const answer = await everyPage(
+    (after) => reply(api.GET('/api/ladders', { params: { query: { words: asked, after } } })),
+    (soFar) => !isOld() && (ladders.value = soFar),
+  )
+  if (!isOld()) failure.value = answer.ok ? undefined : answer.failure
 }
 onMounted(load)
+watch(() => props.sought, useDebounceFn(load, REST_MS))
 </script>
 
 <template>
   <failure-note v-if="failure" :failure="failure" retry @again="load" />
-  <p v-else-if="ladders && !ladders.length" class="soft">{{ words.shelf.noLadders }}</p>
+  <p v-else-if="ladders && !ladders.length && !sought" class="soft">{{ words.shelf.noLadders }}</p>
   <p v-else-if="ladders && !found.length" class="soft">{{ words.shelf.notFound }}</p>
   <ul class="ladders">
     <li v-for="one in found" :key="one.id">

@@ -7,6 +7,8 @@ import { api, reply, type Block, type Drawing, type PictureCard } from '@/api/cl
 import SceneView from './SceneView.vue'
 import { blockWords } from '@/words/plan'
 
+/** What every chooser is told; a picture is chosen the same way for all of them. */
+defineProps<{ skill?: string | null; grade?: number }>()
 const emit = defineEmits<{ made: [block: Block] }>()
 const cards = ref<PictureCard[]>([])
 const kind = ref('number_line')

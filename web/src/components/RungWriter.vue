@@ -14,7 +14,7 @@ import { words } from '@/words'
 
 const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean }>()
 defineEmits<{ next: [] }>()
-const { lines, state, says, answered, finished, next, verdict } = props.writing
+const { lines, state, failure, stale, answered, finished, next, verdict } = props.writing
 const fields = ref<InstanceType<typeof DeskLineField>[]>([])
 
 async function focus(line: WritingLine | undefined): Promise<void> {
@@ -74,13 +74,13 @@ onMounted(() => {
     <div class="foot">
       <el-button size="large" @click="enter(lines.length - 1)">{{ words.desk.addLine }}</el-button>
       <span class="state" :class="state" role="status">
-        <template v-if="state === 'refused'">{{ words.desk.refused }} {{ says }}</template>
-        <template v-else-if="state !== 'stale'">{{ words.desk[state] }}</template>
+        <template v-if="state === 'refused'">{{ words.desk.refused }} {{ failure?.says }}</template>
+        <template v-else-if="stale === undefined">{{ words.desk[state] }}</template>
       </span>
     </div>
     <hint-steps v-if="state === 'saved' && !answered" :hints="next" :ask="words.desk.stuck" />
     <take-away v-if="hasWork" :link="link" :number="rung.number" :lines="judged" />
-    <div v-if="state === 'stale'" class="notice" role="alert">
+    <div v-if="stale !== undefined" class="notice" role="alert">
       <p>{{ words.desk.stale }}</p>
       <el-button @click="writing.keepMine()">{{ words.desk.staleMine }}</el-button>
       <el-button @click="writing.takeTheirs()">{{ words.desk.staleTheirs }}</el-button>

@@ -2,7 +2,7 @@
 /** A slide goes to another lesson of the same teacher, as a copy or for good. */
 import { ElButton, ElDialog, ElOption, ElSelect } from 'element-plus'
 import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Failure, type ShelfEntry, type Slide } from '@/api/client'
+import { api, everyPage, reply, type Failure, type ShelfEntry, type Slide } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { gradeName, words } from '@/words'
 import { moveWords } from '@/words/plan'
@@ -16,9 +16,11 @@ const done = ref('')
 const others = computed(() => lessons.value.filter((one) => one.id !== props.from))
 
 onMounted(async () => {
-  const answer = await reply(api.GET('/api/lessons'))
-  if (answer.ok) lessons.value = answer.value
-  else failure.value = answer.failure
+  const answer = await everyPage(
+    (after) => reply(api.GET('/api/lessons', { params: { query: { after } } })),
+    (soFar) => (lessons.value = soFar),
+  )
+  if (!answer.ok) failure.value = answer.failure
 })
 
 async function send(): Promise<void> {

@@ -3,20 +3,20 @@
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
 import { computed, nextTick, onMounted, ref, useTemplateRef, type ComponentPublicInstance } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { api, reply, type Block, type PhaseKind, type Slide } from '@/api/client'
-import { comesAt } from '@/slide/steps'
-import { emptyBlock, emptyKinds } from '@/slide/blocks'
+import type { Block, PhaseKind, Slide } from '@/api/client'
+import { blockKinds, offeredKinds } from '@/blocks/registry'
+import type { Kind } from '@/blocks/kinds'
+import { comesAt } from '@/slide/comes'
 import BlockEditor from './BlockEditor.vue'
-import PictureChooser from './PictureChooser.vue'
-import PracticeChooser from './PracticeChooser.vue'
 import { phaseNames, words } from '@/words'
-import { blockNames, blockWords } from '@/words/plan'
+import { blockWords } from '@/words/plan'
 
 const slide = defineModel<Slide>({ required: true })
 const props = defineProps<{ lesson: number; skill?: string | null; grade?: number; /** Just made: its heading is to be typed over. */ fresh?: boolean }>()
 const emit = defineEmits<{ bench: [block?: number]; split: [at: number] }>()
 const phases = Object.keys(phaseNames) as PhaseKind[]
-const choosing = ref<'practice' | 'picture'>()
+/** The kind that is being chosen, where it is chosen before it is put on the slide. */
+const choosing = ref<Kind>()
 
 const heading = useTemplateRef('heading')
 const blocks = useTemplateRef<HTMLElement[]>('blocks')
@@ -47,23 +47,19 @@ const move = (at: number, by: number): void => change((all) => all.splice(at + b
 const copy = (at: number): void => change((all) => all.splice(at + 1, 0, JSON.parse(JSON.stringify(all[at]))))
 const comes = (at: number, step: number): void => change((all) => (all[at] = { block: all[at]!.block, comes: step }))
 
-async function again(at: number): Promise<void> {
-  const block = slide.value.blocks[at]
-  if (block?.kind !== 'practice' || block.source.source.kind !== 'drawn') return
-  const { skill, stage, index, method } = block.source.source
-  const seed = Math.floor(Math.random() * 1_000_000)
-  const answer = await reply(api.POST('/api/lessons/practice', { body: { kind: 'drawn', skill, stage, index, method, seed } }))
-  if (answer.ok) slide.value.blocks.splice(at, 1, answer.value.block)
-}
-
-async function add(kind: string): Promise<void> {
-  choosing.value = kind === 'practice' || kind === 'picture' ? kind : undefined
-  if (choosing.value) {
+async function add(kind: Kind): Promise<void> {
+  const { chooser: chosen, empty } = blockKinds[kind]
+  choosing.value = chosen ? kind : undefined
+  if (empty) await putEmpty(empty())
+  else if (!chosen) emit('bench')
+  else {
     await nextTick()
     chooser.value?.$el.scrollIntoView({ block: 'center' })
   }
-  if (kind === 'worked_example') emit('bench')
-  else if (!choosing.value) void putEmpty(emptyBlock(kind as (typeof emptyKinds)[number]))
+}
+function made(block: Block): void {
+  put(block)
+  choosing.value = undefined
 }
 </script>
 
@@ -84,10 +80,10 @@ async function add(kind: string): Promise<void> {
       <el-input-number v-model="slide.minutes" :min="0" :max="300" :aria-label="words.lesson.minutes" />
     </label>
     <vue-draggable v-model="parts" handle=".grip" :animation="140" class="wide blocks">
-      <section v-for="(part, at) in parts" ref="blocks" :key="at" class="block" :aria-label="blockNames[part.block.kind]">
+      <section v-for="(part, at) in parts" ref="blocks" :key="at" class="block" :aria-label="blockKinds[part.block.kind].name">
         <div class="bar">
           <span class="grip" aria-hidden="true">⠿</span>
-          <strong>{{ blockNames[part.block.kind] }}</strong>
+          <strong>{{ blockKinds[part.block.kind].name }}</strong>
           <span class="push" />
           <el-select :model-value="part.comes" size="small" class="comes" :aria-label="blockWords.comes" @update:model-value="(step: number) => comes(at, step)">
             <el-option :value="0" :label="blockWords.fromStart" />
@@ -101,7 +97,7 @@ async function add(kind: string): Promise<void> {
           <el-button text size="small" :aria-label="words.lesson.removeBlock" @click="change((all) => all.splice(at, 1))">×</el-button>
           </span>
         </div>
-        <block-editor v-model="slide.blocks[at]!" :lesson="lesson" @bench="emit('bench', at)" @draw="again(at)" />
+        <block-editor v-model="slide.blocks[at]!" @bench="emit('bench', at)" />
       </section>
     </vue-draggable>
     <div class="wide">
@@ -109,16 +105,12 @@ async function add(kind: string): Promise<void> {
         <el-button>{{ blockWords.add }} …</el-button>
         <template #dropdown>
           <el-dropdown-menu>
-            <el-dropdown-item v-for="kind in emptyKinds" :key="kind" :command="kind">{{ blockNames[kind] }}</el-dropdown-item>
-            <el-dropdown-item command="worked_example" divided>{{ blockNames.worked_example }}</el-dropdown-item>
-            <el-dropdown-item command="practice">{{ blockNames.practice }}</el-dropdown-item>
-            <el-dropdown-item command="picture">{{ blockNames.picture }}</el-dropdown-item>
+            <el-dropdown-item v-for="(entry, at) in offeredKinds" :key="entry.kind" :command="entry.kind" :divided="!entry.empty && Boolean(offeredKinds[at - 1]?.empty)">{{ entry.name }}</el-dropdown-item>
           </el-dropdown-menu>
         </template>
       </el-dropdown>
     </div>
-    <practice-chooser v-if="choosing === 'practice'" ref="chooser" class="wide" :skill="skill" :grade="grade" @made="(block) => (put(block), (choosing = undefined))" />
-    <picture-chooser v-if="choosing === 'picture'" ref="chooser" class="wide" @made="(block) => (put(block), (choosing = undefined))" />
+    <component :is="blockKinds[choosing].chooser" v-if="choosing" ref="chooser" class="wide" :skill="skill" :grade="grade" @made="made" />
     <label class="wide">
       <span>{{ words.lesson.notes }}</span>
       <el-input v-model="slide.notes" type="textarea" :autosize="{ minRows: 1, maxRows: 6 }" maxlength="4000" />

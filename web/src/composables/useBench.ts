@@ -1,11 +1,10 @@
-import { computed, onScopeDispose, ref } from 'vue'
-import { api, reply, type BenchRung, type Change, type Failure, type LadderOrder, type Plan } from '@/api/client'
+import { computed, ref } from 'vue'
+import { api, reply, type BenchRung, type Change, type LadderOrder, type Plan } from '@/api/client'
 import { useHistory } from './useHistory'
-import type { SaveState } from './useLesson'
+import { useSaved } from './useSaved'
 
 /** How long the bench rests before it is saved, in milliseconds. */
 const REST_MS = 600
-const RETRY_MS = 4000
 
 /** What lies on the bench at one moment: it is replaced as a whole, never changed. */
 interface Moment {
@@ -20,60 +19,24 @@ interface Moment {
 export function useBench(lesson: number) {
   const history = useHistory<Moment>()
   const { now, canUndo, canRedo } = history
-  const failure = ref<Failure>()
   /** Why the last change was refused: nothing was changed. */
   const refused = ref<string>()
-  const state = ref<SaveState>('saved')
-  const stale = ref<number>()
-  let revision = 0
   let newest = 0
-  let timer: ReturnType<typeof setTimeout> | undefined
+
+  const path = { id: lesson }
+  const saved = useSaved<Plan, { revision: number }>({
+    restMs: REST_MS,
+    what: () => now.value?.plan,
+    send: (plan, based_on) => reply(api.PUT('/api/lessons/{id}/bench', { params: { path }, body: { based_on, plan } })),
+  })
+  const { failure, changed } = saved
 
   async function load(): Promise<void> {
-    const answer = await reply(api.GET('/api/lessons/{id}/bench', { params: { path: { id: lesson } } }))
+    const answer = await reply(api.GET('/api/lessons/{id}/bench', { params: { path } }))
     failure.value = answer.ok ? undefined : answer.failure
     if (!answer.ok) return
-    revision = answer.value.revision
-    stale.value = undefined
-    state.value = 'saved'
+    saved.settled(answer.value.revision)
     history.begin({ plan: answer.value.plan, rungs: answer.value.rungs })
-  }
-
-  function later(wait = REST_MS): void {
-    clearTimeout(timer)
-    timer = setTimeout(save, wait)
-  }
-
-  async function save(): Promise<void> {
-    clearTimeout(timer)
-    const sent = now.value
-    if (!sent || state.value !== 'unsaved' || stale.value !== undefined) return
-    state.value = 'saving'
-    const body = { based_on: revision, plan: sent.plan }
-    const answer = await reply(api.PUT('/api/lessons/{id}/bench', { params: { path: { id: lesson } }, body }))
-    if (answer.ok) {
-      revision = answer.value.revision
-      state.value = now.value === sent ? 'saved' : 'unsaved'
-      if (state.value === 'unsaved') later()
-      return
-    }
-    state.value = 'unsaved'
-    if (answer.failure.kind === 'stale') stale.value = answer.failure.revision ?? revision
-    else if (answer.unreached) later(RETRY_MS)
-    else failure.value = answer.failure
-  }
-
-  /** The draft here goes on top of what stands there. */
-  async function keepMine(): Promise<void> {
-    revision = stale.value ?? revision
-    stale.value = undefined
-    await save()
-  }
-
-  /** What lies on the bench has changed. */
-  function changed(): void {
-    state.value = state.value === 'saving' ? 'saving' : 'unsaved'
-    later()
   }
 
   /** Makes a change; the latest one asked for wins. Resolves to whether it was made. */
@@ -113,39 +76,20 @@ export function useBench(lesson: number) {
     changed()
   }
 
-  function warn(event: BeforeUnloadEvent): void {
-    if (state.value !== 'saved') event.preventDefault()
-  }
-  addEventListener('beforeunload', warn)
-  onScopeDispose(() => {
-    removeEventListener('beforeunload', warn)
-    clearTimeout(timer)
-    void save()
-  })
-
-  /** Nothing more is to be saved: the ladder hangs. */
-  function done(): void {
-    clearTimeout(timer)
-    state.value = 'saved'
-  }
-
   return {
+    ...saved,
     plan: computed(() => now.value?.plan),
     rungs: computed(() => now.value?.rungs ?? []),
     canUndo,
     canRedo,
-    failure,
     refused,
-    state,
-    stale,
     load,
-    save,
-    keepMine,
     change,
     draw,
     undo,
     redo,
     setTitle,
-    done,
+    /** Nothing more is to be saved: the ladder hangs. */
+    done: () => saved.settled(saved.revision.value),
   }
 }

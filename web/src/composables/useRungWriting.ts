@@ -1,12 +1,12 @@
-import { computed, onScopeDispose, reactive, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { api, reply, type DeskLine, type JudgedLine, type Judgement } from '@/api/client'
 import { dropDraft, findDraft, keepDraft } from './useDraft'
+import { useSaved } from './useSaved'
 
 export interface WritingLine extends DeskLine {
   /** Its own while the page is open. */
   key: number
 }
-export type WritingState = 'saved' | 'typing' | 'saving' | 'offline' | 'refused' | 'stale'
 
 /** Lines of one rung that the server does not have yet, kept on this device. */
 interface Draft {
@@ -16,7 +16,6 @@ interface Draft {
 
 /** A pause this long ends a line of typing, in milliseconds: nothing half-typed is judged. */
 const PAUSE_MS = 550
-const RETRY_MS = 3000
 let lastKey = 0
 
 const isWritten = (line: DeskLine): boolean => line.text.trim() !== ''
@@ -29,8 +28,6 @@ export function useRungWriting(
   start: { lines: DeskLine[]; revision: number; judgement?: Judgement; words?: boolean },
 ) {
   const lines = reactive<WritingLine[]>([])
-  const state = ref<WritingState>('saved')
-  const says = ref('')
   const answered = ref(false)
   const finished = ref(false)
   /** What helps to go on from the last line, from a nudge to the next step. */
@@ -38,9 +35,20 @@ export function useRungWriting(
   /** What was said of a line, as long as it still stands as it was judged. */
   const judged = reactive(new Map<number, { text: string; found: JudgedLine }>())
   const draftKey = `${link}/${number}`
-  let revision = start.revision
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let running = false
+  const saved = useSaved<WritingLine[], { revision: number; judgement: Judgement }>({
+    restMs: PAUSE_MS,
+    what: () => lines.filter(isWritten).map((line) => ({ ...line })),
+    send: (sent, based_on) =>
+      reply(api.PUT('/api/desk/{link}/rungs/{number}', { params: { path: { link, number } }, body: { based_on, lines: sent.map(plain) } })),
+    kept: (answer, sent, typedOn) => {
+      take(sent, answer.judgement)
+      if (typedOn) keepHere()
+      else dropDraft(draftKey)
+    },
+    // What is not sent yet is kept on this device.
+    warns: false,
+  })
+  saved.settled(start.revision)
 
   // Where the answer is words, a new line takes words.
   const fresh = (line: DeskLine = { text: '', latex: !start.words }): WritingLine => ({ ...plain(line), key: (lastKey += 1) })
@@ -66,54 +74,19 @@ export function useRungWriting(
   const draft = findDraft<Draft>(draftKey)
   if (draft) {
     fill(draft.lines)
-    revision = draft.basedOn
+    saved.revision.value = draft.basedOn
     changed()
   }
 
-  function changed(): void {
-    state.value = 'typing'
+  /** What the server does not have yet is kept on this device. */
+  function keepHere(): void {
     finished.value = false
-    keepDraft(draftKey, { lines: lines.filter(isWritten).map(plain), basedOn: revision })
-    clearTimeout(timer)
-    timer = setTimeout(save, PAUSE_MS)
+    keepDraft(draftKey, { lines: lines.filter(isWritten).map(plain), basedOn: saved.revision.value })
   }
 
-  async function save(): Promise<void> {
-    clearTimeout(timer)
-    if (running || state.value === 'saved' || state.value === 'stale') return
-    running = true
-    state.value = 'saving'
-    const sent = lines.filter(isWritten).map((line) => ({ ...line }))
-    const path = { link, number }
-    const body = { based_on: revision, lines: sent.map(plain) }
-    const answer = await reply(api.PUT('/api/desk/{link}/rungs/{number}', { params: { path }, body }))
-    running = false
-    // The state may have moved on while the answer was on its way.
-    const typedOn = (state.value as WritingState) === 'typing'
-    if (answer.ok) {
-      revision = answer.value.revision
-      take(sent, answer.value.judgement)
-      if (typedOn) return changed()
-      dropDraft(draftKey)
-      state.value = 'saved'
-      return
-    }
-    says.value = answer.failure.says
-    if (answer.failure.kind === 'stale') {
-      revision = answer.failure.revision ?? revision
-      state.value = 'stale'
-    } else if (answer.unreached || answer.failure.kind === 'internal') {
-      state.value = 'offline'
-      timer = setTimeout(save, RETRY_MS)
-    } else {
-      state.value = 'refused'
-    }
-  }
-
-  /** The lines here go on top of those of the other window. */
-  function keepMine(): Promise<void> {
-    state.value = 'typing'
-    return save()
+  function changed(): void {
+    keepHere()
+    saved.changed()
   }
 
   /** The lines of the other window stand; those here are gone. */
@@ -122,10 +95,9 @@ export function useRungWriting(
     if (!answer.ok) return
     const found = answer.value.written.find((written) => written.number === number)
     fill(found?.lines ?? [])
-    revision = found?.revision ?? 0
     if (found) take(lines.filter(isWritten), found.judgement)
     dropDraft(draftKey)
-    state.value = 'saved'
+    saved.settled(found?.revision ?? 0)
   }
 
   function addAfter(at: number): WritingLine {
@@ -146,17 +118,8 @@ export function useRungWriting(
     return found && found.text === line.text ? found.found : undefined
   }
 
-  function backOnline(): void {
-    if (state.value === 'offline') void save()
-  }
-  addEventListener('online', backOnline)
-  onScopeDispose(() => {
-    removeEventListener('online', backOnline)
-    void save()
-  })
-
   const begun = computed(() => lines.some(isWritten))
-  return { number, lines, state, says, answered, finished, next, begun, changed, save, keepMine, takeTheirs, addAfter, remove, verdict }
+  return { ...saved, number, lines, answered, finished, next, begun, changed, takeTheirs, addAfter, remove, verdict }
 }
 
 export type RungWriting = ReturnType<typeof useRungWriting>

@@ -1,6 +1,7 @@
 /** The keyboard for fingers: what a line of school mathematics needs at this grade, and nothing else. */
 import type { VirtualKeyboardKeycap, VirtualKeyboardLayout } from 'mathlive'
 import type { Keypad } from '@/api/client'
+import { keyboardWords } from '@/words'
 
 const key = (latex: string, insert = latex): Partial<VirtualKeyboardKeycap> => ({ latex, insert })
 const arrows = ['[left]', '[right]', '[backspace]', '[return]'] as const
@@ -14,7 +15,7 @@ function lines({ size, letters }: Keypad): VirtualKeyboardLayout {
   const algebra = size !== 'numbers'
   return {
     label: '1 + x',
-    tooltip: 'Numbers and signs',
+    tooltip: keyboardWords.signs,
     rows: [
       [key(a), key('7'), key('8'), key('9'), key('\\div'), fraction, key('('), key(')')],
       [key(b === '%' ? '\\%' : b), key('4'), key('5'), key('6'), key('\\times'), algebra ? square : key(':'), key('<'), key('>')],
@@ -27,7 +28,7 @@ function lines({ size, letters }: Keypad): VirtualKeyboardLayout {
 /** A second page from the grade on at which there is more than sums, products, powers and roots. */
 const functions: VirtualKeyboardLayout = {
   label: 'f( )',
-  tooltip: 'Functions',
+  tooltip: keyboardWords.functions,
   rows: [
     [key('\\sin', '\\sin('), key('\\cos', '\\cos('), key('\\tan', '\\tan('), key('\\pi'), key('\\theta'), key('\\degree')],
     [key('\\log', '\\log('), key('\\log_{\\square}', '\\log_{#?}'), key('\\ln', '\\ln('), key('e'), power, root],

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { api, reply, type Failure, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
 import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
+import StaleChoice from '@/components/StaleChoice.vue'
 import StageHeading from '@/components/StageHeading.vue'
 import StoryChooser from '@/components/StoryChooser.vue'
 import { useBench } from '@/composables/useBench'
@@ -204,13 +205,7 @@ async function hang(): Promise<void> {
         </div>
       </section>
     </div>
-    <el-dialog :model-value="stale !== undefined" :title="words.bench.stale" :show-close="false" :close-on-click-modal="false" :close-on-press-escape="false" width="min(520px, 92vw)">
-      <p>{{ words.lesson.staleHelp }}</p>
-      <template #footer>
-        <el-button size="large" @click="bench.load">{{ words.lesson.staleTheirs }}</el-button>
-        <el-button size="large" type="primary" @click="bench.keepMine">{{ words.lesson.staleMine }}</el-button>
-      </template>
-    </el-dialog>
+    <stale-choice :open="stale !== undefined" :says="words.bench.stale" @mine="bench.keepMine" @theirs="bench.load" />
   </main>
 </template>
 

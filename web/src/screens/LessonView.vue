@@ -1,25 +1,26 @@
 <script setup lang="ts">
 /** A lesson as a ladder between two rails: the clock on the left, what was checked on the right. */
-import { useEventListener } from '@vueuse/core'
-import { ElButton, ElDialog } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { VueDraggable } from 'vue-draggable-plus'
-import { api, reply, type LadderEntry, type LessonView, type PhaseKind, type Slide } from '@/api/client'
+import { api, reply, type LadderEntry, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import PhaseToCome from '@/components/PhaseToCome.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
 import SecondLook from '@/components/SecondLook.vue'
 import SendSlide from '@/components/SendSlide.vue'
+import StaleChoice from '@/components/StaleChoice.vue'
 import SlideRow from '@/components/SlideRow.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
 import { offerCommands } from '@/composables/useCommands'
 import { useLesson } from '@/composables/useLesson'
 import { useSecondLook } from '@/composables/useSecondLook'
+import { useSlides } from '@/composables/useSlides'
+import { useUndoKeys } from '@/composables/useUndoKeys'
 import { gradeName, strandNames, words } from '@/words'
 import { lookWords } from '@/words/look'
-import { join, nextId, split } from '@/slide/reorder'
 import { historyWords, moveWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
@@ -36,16 +37,7 @@ const side = computed<Side>({
 const history = ref(false)
 const ladders = ref<LadderEntry[]>([])
 const openSlide = ref<number>()
-
-/** The slides with the minute at which each begins. */
-const rungs = computed(() => {
-  let clock = 0
-  return (lesson.value?.slides ?? []).map((slide, index, all) => {
-    const from = clock
-    clock += slide.minutes
-    return { slide, index, from, to: clock, first: all[index - 1]?.phase !== slide.phase }
-  })
-})
+const { rungs, emptyPhases, newSlide, addLast, addIn, settle, move, cut, act, sending, sent } = useSlides(lesson, openOn, openSlide)
 
 async function loadLadders(): Promise<void> {
   const answer = await reply(api.GET('/api/lessons/{id}/ladders', { params: { path: { id: props.id } } }))
@@ -57,86 +49,10 @@ onMounted(async () => {
   if (route.hash) await bring(route.hash)
 })
 
-/** The phases of the plan without a slide, each told where its slides would stand. */
-const emptyPhases = computed(() => {
-  const order = (lesson.value?.phases ?? []).map((phase) => phase.kind)
-  const used = rungs.value.map((rung) => order.indexOf(rung.slide.phase))
-  return (lesson.value?.phases ?? []).flatMap((phase, at) => {
-    if (used.includes(at)) return []
-    const before = used.findIndex((other) => other > at)
-    return [{ kind: phase.kind, minutes: phase.minutes, before: before < 0 ? rungs.value.length : before }]
-  })
-})
-
-/** A slide just made, whose heading waits to be typed over. */
-const newSlide = ref<number>()
-function addSlide(at: number, phase: PhaseKind): void {
-  if (!lesson.value) return
-  const id = nextId(lesson.value.slides)
-  lesson.value.slides.splice(at, 0, { id, title: words.lesson.newSlide, phase, minutes: 5, notes: '', blocks: [] })
-  newSlide.value = id
-  void openOn(id)
-}
-const addLast = (): void => addSlide(rungs.value.length, rungs.value.at(-1)?.slide.phase ?? 'teach')
-/** Where a phase that has no slide yet would have its first. */
-function addIn(kind: PhaseKind): void {
-  const at = lesson.value?.slides.findLastIndex((slide) => slide.phase === kind) ?? -1
-  const empty = emptyPhases.value.find((phase) => phase.kind === kind)
-  addSlide(at < 0 ? (empty?.before ?? rungs.value.length) : at + 1, kind)
-}
-
 /** What was typed is saved before the bench opens: it puts its example into the lesson as it stands there. */
 async function toBench(place?: { slide: number; block: number } | { onto: number }): Promise<void> {
   await save()
   await router.push({ name: 'working', params: { id: props.id }, query: place })
-}
-
-/** A slide that was moved belongs to the phase that it stands in now. */
-function settle(id: number): void {
-  const slides = lesson.value?.slides ?? []
-  const at = slides.findIndex((slide) => slide.id === id)
-  const [before, slide, after] = [slides[at - 1]?.phase, slides[at], slides[at + 1]?.phase]
-  if (!slide || slide.phase === before || slide.phase === after) return
-  slide.phase = before ?? after ?? slide.phase
-}
-
-function move(index: number, by: number): void {
-  const slides = lesson.value?.slides
-  const slide = slides?.[index]
-  if (!slides || !slide || index + by < 0 || index + by >= slides.length) return
-  slides.splice(index, 1)
-  slides.splice(index + by, 0, slide)
-  settle(slide.id)
-}
-
-function copy(index: number): void {
-  const slides = lesson.value?.slides
-  if (!slides?.[index]) return
-  const id = nextId(slides)
-  slides.splice(index + 1, 0, { ...(JSON.parse(JSON.stringify(slides[index])) as Slide), id })
-}
-
-function cut(index: number, at: number): void {
-  const id = lesson.value && split(lesson.value.slides, index, at)
-  if (id !== undefined) openSlide.value = id
-}
-
-/** What else was asked to be done with a slide. */
-function act(slide: Slide, index: number, deed: string): void {
-  if (!lesson.value) return
-  if (deed === 'below') addSlide(index + 1, slide.phase)
-  else if (deed === 'join') join(lesson.value.slides, index)
-  else if (deed === 'twice') copy(index)
-  else if (deed === 'remove') lesson.value.slides.splice(index, 1)
-  else sending.value = { slide, moves: deed === 'move' }
-}
-
-const sending = ref<{ slide: Slide; moves: boolean }>()
-function sent(): void {
-  if (sending.value?.moves && lesson.value) {
-    const gone = sending.value.slide.id
-    lesson.value.slides = lesson.value.slides.filter((slide) => slide.id !== gone)
-  }
 }
 
 /** The lesson as a file that can be taken in again, here or elsewhere, as it is saved. */
@@ -177,16 +93,7 @@ offerCommands(() => [
   ...(lesson.value?.slides ?? []).map((slide, at) => ({ says: slide.title, place: lookWords.slide(at + 1, '').replace(/: $/, ''), run: () => void openOn(slide.id) })),
 ])
 
-/** Undo and redo by keyboard, but for a field that has its own. */
-useEventListener('keydown', (event: KeyboardEvent) => {
-  const inField = event.target instanceof HTMLElement && event.target.closest('input, textarea, math-field, [contenteditable]')
-  if (inField || !(event.ctrlKey || event.metaKey)) return
-  const key = event.key.toLowerCase()
-  if (key !== 'z' && key !== 'y') return
-  event.preventDefault()
-  if (key === 'y' || event.shiftKey) redo()
-  else undo()
-})
+useUndoKeys(undo, redo)
 
 async function show(): Promise<void> {
   await save()
@@ -283,20 +190,7 @@ async function show(): Promise<void> {
       <ladder-list :ladders="ladders" :lesson="id" />
       <versions-dialog v-model="history" :lesson="id" :revision="revision" @restored="restored" />
 
-      <el-dialog
-        :model-value="stale !== undefined"
-        :title="words.lesson.stale"
-        width="min(94vw, 520px)"
-        :show-close="false"
-        :close-on-click-modal="false"
-        :close-on-press-escape="false"
-      >
-        <p>{{ words.lesson.staleHelp }}</p>
-        <template #footer>
-          <el-button size="large" @click="load">{{ words.lesson.staleTheirs }}</el-button>
-          <el-button size="large" type="primary" @click="keepMine">{{ words.lesson.staleMine }}</el-button>
-        </template>
-      </el-dialog>
+      <stale-choice :open="stale !== undefined" :says="words.lesson.stale" @mine="keepMine" @theirs="load" />
     </template>
     <p v-else-if="!failure" class="soft">{{ words.loading }}</p>
   </main>

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
+import { api, everyPage, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderShelf from '@/components/LadderShelf.vue'
 import LookOverDialog from '@/components/LookOverDialog.vue'
@@ -47,12 +47,15 @@ const place = ref<Place>('shelf')
 const sought = ref('')
 
 async function load(): Promise<void> {
-  const query = { place: place.value, words: sought.value }
-  const answer = await reply(api.GET('/api/lessons', { params: { query } }))
+  const asked = { place: place.value, words: sought.value }
   // A slow answer to older words is none.
-  if (query.words !== sought.value || query.place !== place.value) return
-  if (answer.ok) entries.value = answer.value
-  failure.value = answer.ok ? undefined : answer.failure
+  const isOld = (): boolean => asked.words !== sought.value || asked.place !== place.value
+  const answer = await everyPage(
+    (after) => reply(api.GET('/api/lessons', { params: { query: { ...asked, after } } })),
+    // The first page stands there while the others come.
+    (soFar) => !isOld() && (entries.value = soFar),
+  )
+  if (!isOld()) failure.value = answer.ok ? undefined : answer.failure
 }
 onMounted(load)
 watch(place, load)

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** The lesson on the wall: one slide, revealed step by step, with ink over it and the clock below it. */
-import { useEventListener } from '@vueuse/core'
 import { ElMessageBox } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Drawing, type Example, type Failure, type LessonView } from '@/api/client'
+import { api, reply, type Drawing, type Failure, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import KeysList from '@/components/KeysList.vue'
 import SlideFace from '@/components/SlideFace.vue'
@@ -15,7 +14,9 @@ import WallNumbers from '@/components/WallNumbers.vue'
 import { useShow } from '@/composables/useShow'
 import { shownTime, useClock } from '@/wall/clock'
 import { useInk, type Tool } from '@/wall/ink'
+import { useWallKeys, type Keys } from '@/wall/keys'
 import { useWallLink } from '@/wall/link'
+import { useWallExample } from '@/wall/example'
 import { useZoom } from '@/wall/zoom'
 import { words } from '@/words'
 import { wallWords } from '@/words/wall'
@@ -46,25 +47,7 @@ const { tell } = useWallLink(props.id, (told) => {
 const tellPlace = (): void => tell({ kind: 'stands', at: at.value, shown: shown.value })
 watch([at, shown], tellPlace)
 
-/** The worked example on this slide whose numbers can be changed. */
-const exampleAt = computed(() => slide.value?.blocks.findIndex((block) => block.kind === 'worked_example') ?? -1)
-const example = computed(() => {
-  const block = slide.value?.blocks[exampleAt.value]
-  return block?.kind === 'worked_example' ? block.example : undefined
-})
-/** Other numbers on the wall alone: how the slide is revealed may be another then. */
-async function changeExample(example: Example, drawn: Drawing[]): Promise<void> {
-  const [place, now] = [at.value, slide.value]
-  if (!now || exampleAt.value < 0) return
-  const blocks = now.blocks.map((block, n) => (n === exampleAt.value ? { kind: 'worked_example' as const, example } : block))
-  const changed = { ...now, blocks }
-  const answer = await reply(api.POST('/api/slides/reveal', { body: changed }))
-  if (!answer.ok || !view.value) return
-  view.value.lesson.slides[place] = changed
-  view.value.reveals[place] = answer.value
-  pictures.value = [...pictures.value, ...drawn]
-  shown.value = 1
-}
+const { example, changeExample } = useWallExample(view, pictures, at, shown)
 watch(at, () => (numbers.value = false))
 
 const tools: { tool: Exclude<Tool, 'none'>; name: string }[] = [
@@ -107,7 +90,7 @@ function click(): void {
   if (tool.value === 'none' && !zoom.moved.value) next()
 }
 
-const pressed: Record<string, () => void> = {
+const keysOf: Keys = {
   ArrowRight: next,
   ArrowDown: next,
   PageDown: next,
@@ -132,20 +115,7 @@ const pressed: Record<string, () => void> = {
   '?': () => (keys.value = !keys.value),
   Escape: () => void leave(),
 }
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.ctrlKey || event.metaKey || event.altKey || jumping.value) return
-  if (event.target instanceof Element && event.target.closest('.el-message-box, .spare, .numbers')) return
-  if (event.key === ' ' || event.key === 'Enter') {
-    // A button that has the focus is pressed, and nothing else.
-    if (event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement) return
-    next()
-  } else {
-    const deed = pressed[event.key.length === 1 ? event.key.toLowerCase() : event.key]
-    if (!deed) return
-    deed()
-  }
-  event.preventDefault()
-})
+useWallKeys(keysOf, next, () => jumping.value)
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Makes a worked example: the problem, how it is worked, each line, and the slide it goes to. */
 import { ElAlert, ElButton, ElDialog, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
-import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Beginning, type Block, type Detail, type Lesson, type SlipOffer } from '@/api/client'
+import { api, reply, type Beginning, type Block, type Detail, type Lesson, type MethodId, type SlipOffer } from '@/api/client'
 import ExampleBoard from '@/components/ExampleBoard.vue'
 import ExampleLineCard from '@/components/ExampleLineCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
@@ -11,7 +11,7 @@ import ProblemChooser from '@/components/ProblemChooser.vue'
 import SlipChooser from '@/components/SlipChooser.vue'
 import { useSkills } from '@/composables/useSkills'
 import { useExample, type Place } from '@/composables/useExample'
-import { stepsOf } from '@/example/board'
+import { useUndoKeys } from '@/composables/useUndoKeys'
 import { slideOf } from '@/example/slide'
 import { detailNames, words } from '@/words'
 
@@ -31,7 +31,7 @@ const chooser = useTemplateRef<InstanceType<typeof ProblemChooser>>('chooser')
 const details = Object.keys(detailNames) as Detail[]
 
 const example = computed(() => view.value?.example)
-const total = computed(() => (example.value ? stepsOf(example.value) : 0))
+const total = computed(() => view.value?.reveal.steps ?? 0)
 const sound = computed(() => example.value?.working.filter((line) => line.verdict === 'holds').length ?? 0)
 const claims = computed(() => example.value?.working.filter((line) => line.verdict !== 'given').length ?? 0)
 const told = computed(() => words.lesson.lines(sound.value, claims.value))
@@ -66,16 +66,8 @@ async function send(): Promise<void> {
   if (await bench.send(put)) await router.push({ name: 'lesson', params: { id: props.lesson }, hash: `#slide-${landed}` })
 }
 
-function onKey(event: KeyboardEvent): void {
-  const target = event.target as HTMLElement
-  if (target.matches('input, textarea, math-field, [contenteditable]') || !(event.ctrlKey || event.metaKey)) return
-  if (event.key.toLowerCase() !== 'z') return
-  event.preventDefault()
-  if (event.shiftKey) bench.redo()
-  else bench.undo()
-}
+useUndoKeys(bench.undo, bench.redo)
 onMounted(async () => {
-  addEventListener('keydown', onKey)
   const path = { params: { path: { id: props.lesson } } }
   const there = await reply(api.GET('/api/lessons/{id}', path))
   if (there.ok) lesson.value = there.value.lesson
@@ -83,7 +75,6 @@ onMounted(async () => {
   await bench.load(lesson.value)
   if (!view.value) chooser.value?.focus()
 })
-onUnmounted(() => removeEventListener('keydown', onKey))
 </script>
 
 <template>
@@ -111,7 +102,7 @@ onUnmounted(() => removeEventListener('keydown', onKey))
             <h2>{{ words.example.how }}</h2>
             <label v-if="example.methods.length > 1" class="field method">
               <span>{{ words.lesson.method }}</span>
-              <el-select :model-value="example.method" :aria-label="words.lesson.method" @update:model-value="(id: string) => bench.change({ kind: 'method', id })">
+              <el-select :model-value="example.method" :aria-label="words.lesson.method" @update:model-value="(id: MethodId) => bench.change({ kind: 'method', id })">
                 <el-option v-for="m in example.methods" :key="m.id" :value="m.id" :label="m.title" />
               </el-select>
             </label>
@@ -171,7 +162,7 @@ onUnmounted(() => removeEventListener('keydown', onKey))
               <el-button :disabled="shown >= total" @click="shown += 1">{{ words.example.stepOn }}</el-button>
               <el-button @click="shown = 1">{{ words.example.fromStart }}</el-button>
             </div>
-            <example-board class="board" :example="example" :pictures="view.pictures" :shown="shown" />
+            <example-board class="board" :example="example" :pictures="view.pictures" :shown="shown" :reveal="view.reveal" />
           </section>
           <div class="end">
             <label v-if="!place && lesson" class="target">

@@ -91,7 +91,6 @@ export const words = {
     minutes: 'Minutes',
     notes: 'Notes for you alone',
     noNotes: 'No notes yet.',
-    text: 'Text (mathematics between $ signs)',
     addText: 'Add text',
     removeBlock: 'Take this part out',
     method: 'Method',
@@ -111,6 +110,8 @@ export const words = {
     saved: 'Saved',
     saving: 'Saving …',
     unsaved: 'Not saved yet',
+    offline: 'Not saved: no network',
+    refused: 'Not saved',
     stale: 'This lesson was changed in another window in the meantime.',
     staleMine: 'Save mine on top',
     staleTheirs: 'Take the other one',
@@ -307,7 +308,7 @@ export const words = {
     maths: 'Write mathematics',
     saved: 'Saved',
     saving: 'Saving …',
-    typing: 'Writing …',
+    unsaved: 'Writing …',
     offline: 'Not saved: the network is gone. Your lines are kept on this device and sent as soon as it is back.',
     refused: 'Not saved:',
     finished: 'Finished. Every line holds.',
@@ -338,6 +339,12 @@ export const words = {
     staleMine: 'These lines',
     staleTheirs: 'Those of the other window',
   },
+}
+
+/** What the keyboard for fingers calls its pages. */
+export const keyboardWords = {
+  signs: 'Numbers and signs',
+  functions: 'Functions',
 }
 
 export const strandNames: Record<Strand, string> = {

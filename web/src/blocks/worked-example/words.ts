@@ -1,4 +1,4 @@
 export const words = {
   name: 'Worked example',
-  open: 'Open the working bench',
+  open: 'Open on the working bench',
 }
