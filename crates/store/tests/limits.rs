@@ -5,7 +5,7 @@ use ::lesson::Lesson;
 use skills::ladder::{Ladder, LadderOrder};
 use std::collections::BTreeSet;
 use store::lesson::Place;
-use store::{StoreError, desk, ladder, lesson, scratch, session, teacher};
+use store::{StoreError, desk, ladder, lesson, page, scratch, session, teacher};
 use teaching::skill::Strand;
 
 fn a_ladder() -> Ladder {
@@ -65,8 +65,17 @@ async fn a_ladder_has_room_for_so_many_desks() {
         desk::join(&db, id, &format!("Student {at}")).await.expect("room");
     }
     assert!(matches!(desk::join(&db, id, "Late").await, Err(StoreError::Full)));
-    let all = desk::of_ladder(&db, orla, id, None).await.expect("desks").entries;
-    assert_eq!(i64::try_from(all.len()).expect("few"), desk::MOST_DESKS);
+    let (mut seen, mut after) = (0, None);
+    loop {
+        let page = desk::of_ladder(&db, orla, id, after.as_deref()).await.expect("desks");
+        assert!(page.entries.len() <= page::MOST as usize);
+        seen += page.entries.len();
+        after = page.next;
+        if after.is_none() {
+            break;
+        }
+    }
+    assert_eq!(i64::try_from(seen).expect("few"), desk::MOST_DESKS);
 }
 
 #[tokio::test]
