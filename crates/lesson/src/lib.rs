@@ -29,7 +29,7 @@ pub use sheet::{Prior, Sheet};
 pub use slide::{Checked, Slide};
 pub use style::{Colour, Meaning, Theme};
 
-use crate::blocks::{TalkBlock, TextBlock, WorkedExampleBlock};
+use crate::blocks::TextBlock;
 use phase::phases;
 use serde::{Deserialize, Serialize};
 use teaching::figure::Figure;
@@ -264,6 +264,7 @@ impl Lesson {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::blocks::{TalkBlock, WorkedExampleBlock};
     use crate::example::Example;
 
     #[test]

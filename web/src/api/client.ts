@@ -103,7 +103,7 @@ export async function reply<T>(
 }
 
 /** A page of a list. */
-interface Page<T> {
+export interface Page<T> {
   entries: T[]
   next?: string | null
 }

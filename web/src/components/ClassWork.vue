@@ -2,27 +2,22 @@
 /** What the class wrote: a row for each student, a cell for each rung, and the lines beside the rung. */
 import { useIntervalFn, useDocumentVisibility } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { api, everyPage, reply, type DeskEntry, type Failure, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
+import { api, reply, type DeskEntry, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import JudgedLines from './JudgedLines.vue'
 import MathText from './MathText.vue'
 import VerdictMark from './VerdictMark.vue'
 import { words } from '@/words'
+import { useList } from '@/composables/useList'
 
 const props = defineProps<{ ladder: LadderView }>()
-const desks = ref<DeskEntry[]>()
-const failure = ref<Failure>()
+const path = { id: props.ladder.id }
+const { entries: desks, failure, load } = useList<DeskEntry>((after) => reply(api.GET('/api/ladders/{id}/desks', { params: { path, query: { after } } })))
 const chosen = ref<{ desk: number; rung: number }>()
 const REFRESH_MS = 4000
 
-async function load(): Promise<void> {
-  const path = { id: props.ladder.id }
-  const answer = await everyPage((after) => reply(api.GET('/api/ladders/{id}/desks', { params: { path, query: { after } } })))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) desks.value = answer.value
-}
-onMounted(load)
-const { pause, resume } = useIntervalFn(load, REFRESH_MS)
+onMounted(() => load())
+const { pause, resume } = useIntervalFn(() => load(true), REFRESH_MS)
 watch(useDocumentVisibility(), (now) => (now === 'visible' ? resume() : pause()))
 
 type State = keyof typeof words.ladder.state
@@ -53,7 +48,7 @@ const shown = computed(() => {
 </script>
 
 <template>
-  <failure-note v-if="failure" :failure="failure" retry @again="load" />
+  <failure-note v-if="failure" :failure="failure" retry @again="load()" />
   <p v-if="desks && !desks.length" class="soft">{{ words.ladder.nobody }}</p>
   <div v-else-if="desks" class="class">
     <div class="scroll">

@@ -20,14 +20,13 @@ const props = defineProps<{
   /** Where its picture is to be had: the desk's link, the rung's number, and the place among the saved lines. */
   place: { link: string; number: number; line: number }
 }>()
-const emit = defineEmits<{ changed: []; enter: []; remove: []; up: []; down: [] }>()
+const emit = defineEmits<{ write: [text: string, latex: boolean]; enter: []; remove: []; up: []; down: [] }>()
 const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
 const plain = useTemplateRef<InstanceType<typeof ElInput>>('plain')
 
 function write(text: string, latex = props.line.latex): void {
   if (text === props.line.text && latex === props.line.latex) return
-  Object.assign(props.line, { text, latex })
-  emit('changed')
+  emit('write', text, latex)
 }
 
 /** Words and mathematics are typed differently; what stands there is kept when it can be. */

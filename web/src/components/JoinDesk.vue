@@ -1,23 +1,19 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { api, reply, type DeskView, type Failure } from '@/api/client'
+import { api, reply, type DeskView } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { words } from '@/words'
+import { useCall } from '@/composables/useCall'
 
 const props = defineProps<{ link: string }>()
 const emit = defineEmits<{ joined: [desk: DeskView] }>()
 const name = ref('')
-const failure = ref<Failure>()
-const busy = ref(false)
+const { failure, busy, call } = useCall()
 
 async function join(): Promise<void> {
-  busy.value = true
   const params = { path: { link: props.link } }
-  const answer = await reply(api.POST('/api/desk/{link}/join', { params, body: { name: name.value } }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) emit('joined', answer.value)
+  await call(reply(api.POST('/api/desk/{link}/join', { params, body: { name: name.value } })), (desk) => emit('joined', desk))
 }
 </script>
 

@@ -1,20 +1,18 @@
 <script setup lang="ts">
 /** Second Look at a ladder. */
 import { onMounted, ref } from 'vue'
-import { api, reply, type Failure, type Spotted } from '@/api/client'
+import { api, reply, type Spotted } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import FindingList from './FindingList.vue'
 import { words } from '@/words'
 import { lookWords } from '@/words/look'
+import { useCall } from '@/composables/useCall'
 
 const props = defineProps<{ ladder: number }>()
 const found = ref<Spotted[]>()
-const failure = ref<Failure>()
-async function look(): Promise<void> {
-  const answer = await reply(api.GET('/api/ladders/{id}/second-look', { params: { path: { id: props.ladder } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) found.value = answer.value
-}
+const { failure, call } = useCall()
+const look = (): Promise<boolean> =>
+  call(reply(api.GET('/api/ladders/{id}/second-look', { params: { path: { id: props.ladder } } })), (spotted) => (found.value = spotted))
 onMounted(look)
 </script>
 

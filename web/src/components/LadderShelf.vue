@@ -1,32 +1,23 @@
 <script setup lang="ts">
 /** The ladders of every lesson, by strand. */
 import { useDebounceFn } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
-import { api, everyPage, reply, type Failure, type LadderOnShelf, type Strand } from '@/api/client'
+import { computed, onMounted, watch } from 'vue'
+import { api, reply, type LadderOnShelf, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { words } from '@/words'
+import { useList } from '@/composables/useList'
 
 const props = defineProps<{ sought: string; strand?: Strand }>()
-const ladders = ref<LadderOnShelf[]>()
-const failure = ref<Failure>()
+const { entries: ladders, failure, load } = useList<LadderOnShelf>((after) => reply(api.GET('/api/ladders', { params: { query: { words: props.sought, after } } })))
 const found = computed(() => (ladders.value ?? []).filter((one) => !props.strand || one.strand === props.strand))
 /** Typing rests this long before it is looked for, in milliseconds. */
 const REST_MS = 200
-async function load(): Promise<void> {
-  const asked = props.sought
-  const isOld = (): boolean => asked !== props.sought
-  const answer = await everyPage(
-    (after) => reply(api.GET('/api/ladders', { params: { query: { words: asked, after } } })),
-    (soFar) => !isOld() && (ladders.value = soFar),
-  )
-  if (!isOld()) failure.value = answer.ok ? undefined : answer.failure
-}
-onMounted(load)
-watch(() => props.sought, useDebounceFn(load, REST_MS))
+onMounted(() => load())
+watch(() => props.sought, useDebounceFn(() => load(), REST_MS))
 </script>
 
 <template>
-  <failure-note v-if="failure" :failure="failure" retry @again="load" />
+  <failure-note v-if="failure" :failure="failure" retry @again="load()" />
   <p v-else-if="ladders && !ladders.length && !sought" class="soft">{{ words.shelf.noLadders }}</p>
   <p v-else-if="ladders && !found.length" class="soft">{{ words.shelf.notFound }}</p>
   <ul class="ladders">

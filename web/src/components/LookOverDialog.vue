@@ -2,24 +2,21 @@
 /** Second Look for a text that stands nowhere here: a sheet, a plan, a page from elsewhere. */
 import { ElButton, ElDialog, ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
-import { api, reply, type Failure, type Spotted } from '@/api/client'
+import { api, reply, type Spotted } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import FindingList from './FindingList.vue'
 import { lookWords } from '@/words/look'
+import { useCall } from '@/composables/useCall'
 
 const open = defineModel<boolean>({ required: true })
 const text = ref('')
 const found = ref<Spotted[]>()
-const failure = ref<Failure>()
-const busy = ref(false)
+const { failure, busy, call } = useCall()
 watch(text, () => (found.value = undefined))
 
 async function look(): Promise<void> {
-  busy.value = true
-  const answer = await reply(api.POST('/api/second-look/text', { body: { text: text.value } }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  found.value = answer.ok ? answer.value : undefined
+  found.value = undefined
+  await call(reply(api.POST('/api/second-look/text', { body: { text: text.value } })), (spotted) => (found.value = spotted))
 }
 </script>
 

@@ -1,15 +1,9 @@
 <script setup lang="ts">
 /** A field for mathematics that reads what was typed as it was typed. Its value is LaTeX. */
-import 'mathlive'
-import { MathfieldElement } from 'mathlive'
+import type { MathfieldElement } from 'mathlive'
 import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
 import { Flow } from '@/field/flow'
-import { setUpKeyboard } from '@/field/keyboard'
-import { shortcuts } from '@/field/shortcuts'
-
-// Its fonts are those of the page's own style sheet; it makes no sound.
-MathfieldElement.fontsDirectory = null
-MathfieldElement.soundsDirectory = null
+import { setUpField } from '@/field/setup'
 
 defineProps<{ label: string }>()
 const latex = defineModel<string>({ required: true })
@@ -17,24 +11,6 @@ const emit = defineEmits<{ enter: []; emptyBackspace: []; up: []; down: [] }>()
 
 const field = useTemplateRef<MathfieldElement>('field')
 const flow = new Flow()
-
-function setUp(mf: MathfieldElement): void {
-  setUpKeyboard()
-  mf.inlineShortcuts = shortcuts
-  mf.smartFence = false
-  mf.smartMode = false
-  mf.smartSuperscript = false
-  mf.removeExtraneousParentheses = false
-  mf.mathModeSpace = '\\:'
-  mf.onInlineShortcut = () => ''
-  mf.popoverPolicy = 'off'
-  mf.environmentPopoverPolicy = 'off'
-  mf.menuItems = []
-  mf.value = latex.value
-  // Only keys that move and take back keep a meaning of their own; no hidden combination inserts a sign.
-  const moves = /Command|moveTo|delete|select|undo|redo|copy|cut|paste|extend|complete/
-  mf.keybindings = mf.keybindings.filter((binding) => moves.test(String(binding.command)) || ['/', '^', '_'].includes(binding.key))
-}
 
 /** The cursor leaves the places that `key` does not belong to. */
 function leadOut(mf: MathfieldElement, key: string): void {
@@ -99,7 +75,8 @@ function onPaste(event: ClipboardEvent): void {
 onMounted(() => {
   const mf = field.value
   if (!mf) return
-  setUp(mf)
+  setUpField(mf)
+  mf.value = latex.value
   mf.addEventListener('keydown', onKey, { capture: true })
   mf.addEventListener('paste', onPaste, { capture: true })
   // The return key of the finger keyboard comes as a line break, not as a key.

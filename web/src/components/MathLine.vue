@@ -31,6 +31,7 @@ const html = computed(() =>
 )
 </script>
 
+<!-- eslint-disable vue/no-v-html -- KaTeX escapes what it is given. -->
 <template>
   <span v-if="speech" class="math-line" :class="{ pairs: hasPairs }"><span aria-hidden="true" v-html="html" /><span class="only-heard">{{ speech }}</span></span>
   <span v-else class="math-line" :class="{ pairs: hasPairs }" v-html="html" />

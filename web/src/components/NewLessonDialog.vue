@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { ElButton, ElDialog, ElInput, ElInputNumber, ElOption, ElOptionGroup, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
-import { api, reply, type Failure, type NewLesson, type Strand } from '@/api/client'
+import { api, reply, type MethodId, type NewLesson, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { useSkills } from '@/composables/useSkills'
 import { gradeName, strandNames, words } from '@/words'
+import { useCall } from '@/composables/useCall'
 
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: number] }>()
@@ -18,10 +19,9 @@ async function choose(event: Event): Promise<void> {
   text.value = file && file.size <= MOST_BYTES ? await file.text() : ''
 }
 const skill = ref('')
-const method = ref('')
+const method = ref<MethodId>()
 const { cards } = useSkills()
-const failure = ref<Failure>()
-const busy = ref(false)
+const { failure, busy, call } = useCall()
 /** Largest file, in bytes. */
 const MOST_BYTES = 24_000_000
 const strands = Object.keys(strandNames) as Strand[]
@@ -29,24 +29,21 @@ const strands = Object.keys(strandNames) as Strand[]
 const ofGrade = computed(() => cards.value.filter((card) => card.first_grade <= lesson.grade && lesson.grade <= card.last_grade))
 const byStrand = computed(() => strands.map((strand) => ({ strand, cards: ofGrade.value.filter((card) => card.strand === strand) })).filter((one) => one.cards.length))
 const methods = computed(() => cards.value.find((card) => card.id === skill.value)?.methods ?? [])
-watch(skill, () => (method.value = ''))
+watch(skill, () => (method.value = undefined))
 watch(ofGrade, (now) => {
   if (!now.some((card) => card.id === skill.value)) skill.value = ''
 })
 
 async function make(): Promise<void> {
-  busy.value = true
   const { grade, minutes } = lesson
   const seed = Math.floor(Math.random() * 1_000_000)
-  const answer =
+  const made =
     how.value === 'whole'
-      ? await reply(api.POST('/api/lessons/offer', { body: { skill: skill.value, method: method.value || null, grade, minutes, seed } }))
+      ? reply(api.POST('/api/lessons/offer', { body: { skill: skill.value, method: method.value ?? null, grade, minutes, seed } }))
       : how.value === 'file'
-        ? await reply(api.POST('/api/lessons/file', { body: { text: text.value, grade, strand: lesson.strand, minutes } }))
-        : await reply(api.POST('/api/lessons', { body: lesson }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) emit('made', answer.value.id)
+        ? reply(api.POST('/api/lessons/file', { body: { text: text.value, grade, strand: lesson.strand, minutes } }))
+        : reply(api.POST('/api/lessons', { body: lesson }))
+  await call(made, ({ id }) => emit('made', id))
 }
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The plan of a lesson, as a department asks for it. The same lesson as its slides, seen from the other side. */
 import { ElButton, ElDatePicker, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Lesson, PhaseKind, Prior, Sheet } from '@/api/client'
 import ListEditor from './ListEditor.vue'
 import PhaseTable from './PhaseTable.vue'
@@ -16,13 +16,15 @@ const { cards } = useSkills(() => lesson.value.grade)
 
 const empty = (): Required<Sheet> => ({ class: '', section: '', subject: '', date: '', period: '', week: '', prior: [], criteria: [], resources: [], homework: '', skill: null, method: null })
 /** Every field is there, whatever an older lesson has. */
-const sheet = computed(() => {
-  const known = lesson.value.sheet
-  if (known && Object.keys(empty()).every((key) => key in known || key === 'skill' || key === 'method')) return known as Required<Sheet>
-  lesson.value.sheet = { ...empty(), ...known }
-  return lesson.value.sheet as Required<Sheet>
-})
-const objectives = computed({ get: () => (lesson.value.objectives ??= []), set: (texts) => (lesson.value.objectives = texts) })
+function complete(): void {
+  const known = lesson.value.sheet ?? {}
+  const isMissing = Object.keys(empty()).some((key) => !(key in known) && key !== 'skill' && key !== 'method')
+  if (isMissing) lesson.value.sheet = { ...empty(), ...known }
+  lesson.value.objectives ??= []
+}
+watch(() => [lesson.value.sheet, lesson.value.objectives], complete, { immediate: true, flush: 'sync' })
+const sheet = computed(() => lesson.value.sheet as Required<Sheet>)
+const objectives = computed({ get: () => lesson.value.objectives ?? [], set: (texts) => (lesson.value.objectives = texts) })
 const short = ['class', 'section', 'subject', 'period', 'week'] as const
 
 function addPrior(chosen: string): void {

@@ -2,11 +2,12 @@
 /** A problem for a slide: typed, or drawn from the catalogue. */
 import { ElButton, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { onMounted, ref, useTemplateRef } from 'vue'
-import { api, reply, type Block, type Failure, type PracticeOrder, type Stage } from '@/api/client'
+import { api, reply, type Block, type PracticeOrder, type Stage } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { useSkills } from '@/composables/useSkills'
 import { stageNames } from '@/words'
 import { blockWords } from '@/words/plan'
+import { useCall } from '@/composables/useCall'
 
 const props = defineProps<{ skill?: string | null; grade?: number }>()
 const emit = defineEmits<{ made: [block: Block] }>()
@@ -14,18 +15,13 @@ const { cards } = useSkills(() => props.grade)
 const skill = ref(props.skill ?? '')
 const stage = ref<Stage>('grip')
 const typed = ref('')
-const failure = ref<Failure>()
-const busy = ref(false)
+const { failure, busy, call } = useCall()
 const field = useTemplateRef('field')
 
 onMounted(() => field.value?.focus())
 
 async function order(body: PracticeOrder): Promise<void> {
-  busy.value = true
-  const answer = await reply(api.POST('/api/lessons/practice', { body }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) emit('made', answer.value.block)
+  await call(reply(api.POST('/api/lessons/practice', { body })), ({ block }) => emit('made', block))
 }
 const seed = (): number => Math.floor(Math.random() * 1_000_000)
 </script>

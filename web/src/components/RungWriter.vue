@@ -63,7 +63,7 @@ onMounted(() => {
           :verdict="verdict(line)"
           :removable="lines.length > 1"
           :place="{ link, number: rung.number, line: placeOf(at) }"
-          @changed="writing.changed()"
+          @write="(text, latex) => writing.write(line, text, latex)"
           @enter="enter(at)"
           @remove="remove(at)"
           @up="focus(lines[at - 1])"

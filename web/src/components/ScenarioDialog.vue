@@ -2,10 +2,11 @@
 /** A scenario of the teacher's own: people, a place, things with their numbers, and the stories that come of it. */
 import { ElButton, ElDialog, ElInput, ElInputNumber } from 'element-plus'
 import { reactive, ref, watch } from 'vue'
-import { api, reply, type Failure, type OwnThing, type ScenarioEntry, type OwnScenario } from '@/api/client'
+import { api, reply, type OwnThing, type ScenarioEntry, type OwnScenario } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import MathText from './MathText.vue'
 import { words } from '@/words'
+import { useCall } from '@/composables/useCall'
 
 const open = defineModel<boolean>({ required: true })
 /** The scenario that is changed; a new one when there is none. */
@@ -14,8 +15,7 @@ const emit = defineEmits<{ kept: [world: OwnScenario]; gone: [] }>()
 
 const fresh = (): OwnThing => ({ one: '', many: '', of: '', least: 2, most: 100 })
 const form = reactive({ title: '', place: '', people: '', things: [fresh()] })
-const failure = ref<Failure>()
-const busy = ref(false)
+const { failure, busy, call } = useCall()
 const stories = ref<string[]>([])
 
 watch(open, (now) => {
@@ -39,28 +39,24 @@ function world(): OwnScenario {
 }
 
 async function tell(): Promise<void> {
-  const answer = await reply(api.POST('/api/scenarios/stories', { body: world() }))
-  failure.value = answer.ok ? undefined : answer.failure
-  stories.value = answer.ok ? answer.value : []
-  if (answer.ok && !answer.value.length) failure.value = { kind: 'bad', says: words.scenario.noStory }
+  stories.value = []
+  await call(reply(api.POST('/api/scenarios/stories', { body: world() })), (told) => {
+    stories.value = told
+    if (!told.length) failure.value = { kind: 'bad', says: words.scenario.noStory }
+  })
 }
 
 async function keep(): Promise<void> {
-  busy.value = true
   const body = world()
-  const answer = props.entry
-    ? await reply<unknown>(api.PUT('/api/scenarios/{id}', { params: { path: { id: props.entry.id } }, body: { based_on: props.entry.revision, world: body } }))
-    : await reply<unknown>(api.POST('/api/scenarios', { body }))
-  busy.value = false
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) emit('kept', body)
+  const kept = props.entry
+    ? reply<unknown>(api.PUT('/api/scenarios/{id}', { params: { path: { id: props.entry.id } }, body: { based_on: props.entry.revision, world: body } }))
+    : reply<unknown>(api.POST('/api/scenarios', { body }))
+  await call(kept, () => emit('kept', body))
 }
 
 async function remove(): Promise<void> {
   if (!props.entry) return
-  const answer = await reply<unknown>(api.DELETE('/api/scenarios/{id}', { params: { path: { id: props.entry.id } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) emit('gone')
+  await call(reply<unknown>(api.DELETE('/api/scenarios/{id}', { params: { path: { id: props.entry.id } } })), () => emit('gone'))
 }
 </script>
 

@@ -2,42 +2,40 @@
 /** What a lesson was: who saved it when, each to be looked at and gone back to. */
 import { ElButton, ElDialog } from 'element-plus'
 import { ref, watch } from 'vue'
-import { api, reply, type Failure, type LessonView, type VersionEntry } from '@/api/client'
+import { api, reply, type LessonView, type VersionEntry } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import SlideFace from './SlideFace.vue'
 import { words } from '@/words'
 import { historyWords } from '@/words/plan'
+import { useCall } from '@/composables/useCall'
 
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ lesson: number; revision: number }>()
 const emit = defineEmits<{ restored: [view: LessonView] }>()
 const versions = ref<VersionEntry[]>([])
 const looked = ref<LessonView>()
-const failure = ref<Failure>()
+const { failure, call } = useCall()
 
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
 watch(open, async (isOpen) => {
   if (!isOpen) return
   looked.value = undefined
-  const answer = await reply(api.GET('/api/lessons/{id}/versions', { params: { path: { id: props.lesson } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) versions.value = answer.value
+  await call(reply(api.GET('/api/lessons/{id}/versions', { params: { path: { id: props.lesson } } })), (kept) => (versions.value = kept))
 })
 
 async function look(revision: number): Promise<void> {
-  const answer = await reply(api.GET('/api/lessons/{id}/versions/{revision}', { params: { path: { id: props.lesson, revision } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) looked.value = answer.value
+  const path = { id: props.lesson, revision }
+  await call(reply(api.GET('/api/lessons/{id}/versions/{revision}', { params: { path } })), (view) => (looked.value = view))
 }
 
 async function restore(revision: number): Promise<void> {
   const path = { id: props.lesson, revision }
-  const answer = await reply(api.POST('/api/lessons/{id}/versions/{revision}', { params: { path }, body: { based_on: props.revision } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (!answer.ok) return
-  emit('restored', answer.value)
-  open.value = false
+  const body = { based_on: props.revision }
+  await call(reply(api.POST('/api/lessons/{id}/versions/{revision}', { params: { path }, body })), (view) => {
+    emit('restored', view)
+    open.value = false
+  })
 }
 </script>
 

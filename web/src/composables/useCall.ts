@@ -1,21 +1,25 @@
 import { ref } from 'vue'
 import type { Failure, Reply } from '@/api/client'
 
-/** Calls the server one call at a time: holds why the last one failed, and whether one is on its way. */
+/**
+ * Calls the server: holds why the last call failed, and whether one is on its way. Where two are on their way at once, the
+ * newer one wins.
+ */
 export function useCall() {
   const failure = ref<Failure>()
   const busy = ref(false)
   let newest = 0
 
-  /** The value of the answer; nothing where it failed, or where a newer call has been made in the meantime. */
-  async function call<T>(asked: Promise<Reply<T>>): Promise<T | undefined> {
+  /** Hands the value of the answer to `take`; says whether there was one, and no newer call in the meantime. */
+  async function call<T>(asked: Promise<Reply<T>>, take?: (value: T) => void): Promise<boolean> {
     const mine = (newest += 1)
     busy.value = true
     const answer = await asked
-    if (mine !== newest) return undefined
+    if (mine !== newest) return false
     busy.value = false
     failure.value = answer.ok ? undefined : answer.failure
-    return answer.ok ? answer.value : undefined
+    if (answer.ok) take?.(answer.value)
+    return answer.ok
   }
 
   return { failure, busy, call }

@@ -100,6 +100,12 @@ export function useRungWriting(
     saved.settled(found?.revision ?? 0)
   }
 
+  /** A line is written on. */
+  function write(line: WritingLine, text: string, latex: boolean): void {
+    Object.assign(line, { text, latex })
+    changed()
+  }
+
   function addAfter(at: number): WritingLine {
     const line = fresh()
     lines.splice(at + 1, 0, line)
@@ -119,7 +125,7 @@ export function useRungWriting(
   }
 
   const begun = computed(() => lines.some(isWritten))
-  return { ...saved, number, lines, answered, finished, next, begun, changed, takeTheirs, addAfter, remove, verdict }
+  return { ...saved, number, lines, answered, finished, next, begun, changed, takeTheirs, write, addAfter, remove, verdict }
 }
 
 export type RungWriting = ReturnType<typeof useRungWriting>

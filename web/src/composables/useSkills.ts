@@ -1,18 +1,17 @@
-import { computed, ref, shallowRef, toValue, type MaybeRefOrGetter } from 'vue'
-import { api, reply, type Failure, type SkillCard } from '@/api/client'
+import { computed, shallowRef, toValue, type MaybeRefOrGetter } from 'vue'
+import { api, reply, type SkillCard } from '@/api/client'
+import { useCall } from './useCall'
 
 /** The catalogue stays what it is while the program runs: it is asked for once. */
 const catalogue = shallowRef<SkillCard[]>([])
 
 /** The skills of the catalogue, those for a grade before the others. */
 export function useSkills(grade?: MaybeRefOrGetter<number | undefined>) {
-  const failure = ref<Failure>()
+  const { failure, call } = useCall()
 
   async function load(): Promise<void> {
     if (catalogue.value.length) return
-    const answer = await reply(api.GET('/api/skills'))
-    failure.value = answer.ok ? undefined : answer.failure
-    if (answer.ok) catalogue.value = answer.value
+    await call(reply(api.GET('/api/skills')), (skills) => (catalogue.value = skills))
   }
   void load()
 

@@ -1,5 +1,5 @@
 /** What of a worked example stands on the board after so many steps. */
-import type { Example, ExampleLine, Figure, Reveal } from '@/api/client'
+import type { Example, ExampleLine, Figure, Reveal, Role } from '@/api/client'
 
 /** A line as it stands on the board. */
 export interface Row {
@@ -8,7 +8,7 @@ export interface Row {
   speech: string
   /** Its reason, with those of the lines that were done in one go with it. */
   reason: string
-  role: string
+  role: Role
   verdict: ExampleLine['verdict']
 }
 

@@ -2,19 +2,20 @@
 /** The teacher's own window: what stands on the wall, what comes then, notes, answers, and the clock. It follows the wall. */
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Failure, type LessonView } from '@/api/client'
+import { api, reply, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import { shownTime, useClock } from '@/wall/clock'
 import { useWallLink } from '@/wall/link'
 import { words } from '@/words'
 import { wallWords } from '@/words/wall'
+import { useCall } from '@/composables/useCall'
 
 const props = defineProps<{ id: number }>()
 const view = ref<LessonView>()
 const lesson = computed(() => view.value?.lesson)
 const pictures = computed(() => view.value?.pictures ?? [])
-const failure = ref<Failure>()
+const { failure, call } = useCall()
 const at = ref(0)
 const shown = ref(1)
 const isHeard = ref(false)
@@ -40,9 +41,7 @@ const then = computed(() => {
 const answers = computed(() => reveal.value?.blocks.map((block) => block.answer).filter(Boolean) ?? [])
 
 onMounted(async () => {
-  const answer = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) view.value = answer.value
+  await call(reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.id } } })), (lesson) => (view.value = lesson))
   tell({ kind: 'asks' })
 })
 useEventListener('keydown', (event: KeyboardEvent) => {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Makes a ladder: what to practise, how it climbs, and the sheet as it will be. */
-import { ElAlert, ElButton, ElCheckbox, ElDialog, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
-import { computed, onMounted, onUnmounted, reactive, ref, watch } from 'vue'
+import { ElAlert, ElButton, ElCheckbox, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
+import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type Failure, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
+import { api, reply, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
 import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import StaleChoice from '@/components/StaleChoice.vue'
@@ -12,15 +12,18 @@ import StoryChooser from '@/components/StoryChooser.vue'
 import { useBench } from '@/composables/useBench'
 import { useSkills } from '@/composables/useSkills'
 import { stageNames, strandNames, words } from '@/words'
+import { useCall } from '@/composables/useCall'
+import { useEventListener } from '@vueuse/core'
+import { useUndoKeys } from '@/composables/useUndoKeys'
 
 const props = defineProps<{ lesson: number }>()
 const router = useRouter()
 /** The grade of the lesson that the ladder is for. */
 const lessonGrade = ref<number>()
 const { cards, failure: skillFailure } = useSkills(lessonGrade)
-const hangFailure = ref<Failure>()
+const hangs = useCall()
+const { failure: hangFailure, busy: hanging } = hangs
 const showKey = ref(false)
-const hanging = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
 const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null, world: null })
 /** What the numbers may be; 0 stands for any size. */
@@ -77,37 +80,25 @@ watch(plan, (now) => {
   if (now && now.rungs.length && JSON.stringify(now.order) !== JSON.stringify(asked())) takeOrder(now.order)
 })
 
-function onKey(event: KeyboardEvent): void {
-  const target = event.target as HTMLElement
-  if (target.matches('input, textarea, [contenteditable]') || event.altKey) return
-  const command = event.ctrlKey || event.metaKey
-  const pressed = event.key.toLowerCase()
-  if (command && pressed === 'z') {
-    event.preventDefault()
-    if (event.shiftKey) bench.redo()
-    else bench.undo()
-  } else if (!command && pressed === 'k') {
-    showKey.value = !showKey.value
-  }
-}
+useUndoKeys(bench.undo, bench.redo)
+useEventListener('keydown', (event: KeyboardEvent) => {
+  const isCommand = event.ctrlKey || event.metaKey || event.altKey
+  const isWriting = event.target instanceof HTMLElement && event.target.closest('input, textarea, [contenteditable]')
+  if (event.key.toLowerCase() === 'k' && !isCommand && !isWriting) showKey.value = !showKey.value
+})
 onMounted(async () => {
-  addEventListener('keydown', onKey)
   const [answer] = await Promise.all([reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.lesson } } })), bench.load()])
   if (answer.ok) lessonGrade.value = answer.value.lesson.grade
   else failure.value = answer.failure
 })
-onUnmounted(() => removeEventListener('keydown', onKey))
 
 async function hang(): Promise<void> {
   if (!plan.value) return
-  hanging.value = true
   const body = { title: plan.value.title.trim() || suggested.value, plan: plan.value }
-  const answer = await reply(api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body }))
-  hanging.value = false
-  hangFailure.value = answer.ok ? undefined : answer.failure
-  if (!answer.ok) return
-  bench.done()
-  await router.replace({ name: 'ladder', params: { id: answer.value.id } })
+  await hangs.call(reply(api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body })), ({ id }) => {
+    bench.done()
+    void router.replace({ name: 'ladder', params: { id } })
+  })
 }
 </script>
 

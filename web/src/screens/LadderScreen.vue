@@ -73,7 +73,7 @@ async function allow(hints: number): Promise<void> {
         <label class="hints">
           <span>{{ words.ladder.hints }}</span>
           <el-select :model-value="ladder.hints" size="large" :aria-label="words.ladder.hints" @update:model-value="allow">
-            <el-option v-for="(name, strength) in words.ladder.hintNames" :key="name" :label="name" :value="strength" />
+            <el-option v-for="(name, given) in words.ladder.hintNames" :key="name" :label="name" :value="given" />
           </el-select>
         </label>
       </div>

@@ -3,7 +3,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, everyPage, reply, type Failure, type ShelfEntry, type Strand } from '@/api/client'
+import { api, reply, type ShelfEntry, type Strand } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderShelf from '@/components/LadderShelf.vue'
 import LookOverDialog from '@/components/LookOverDialog.vue'
@@ -11,10 +11,13 @@ import NewLessonDialog from '@/components/NewLessonDialog.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import { offerCommands } from '@/composables/useCommands'
 import { gradeName, gradeShort, placeNames, strandNames, words } from '@/words'
+import { useList } from '@/composables/useList'
 
 const router = useRouter()
-const entries = ref<ShelfEntry[]>()
-const failure = ref<Failure>()
+type Place = keyof typeof placeNames
+const place = ref<Place>('shelf')
+const sought = ref('')
+const { entries, failure, load } = useList<ShelfEntry>((after) => reply(api.GET('/api/lessons', { params: { query: { place: place.value, words: sought.value, after } } })))
 const strand = ref<Strand>()
 const grade = ref<number>()
 const making = ref(false)
@@ -42,24 +45,10 @@ const shelves = computed(() =>
     .filter((shelf) => shelf.boards.length > 0),
 )
 
-type Place = keyof typeof placeNames
-const place = ref<Place>('shelf')
-const sought = ref('')
 
-async function load(): Promise<void> {
-  const asked = { place: place.value, words: sought.value }
-  // A slow answer to older words is none.
-  const isOld = (): boolean => asked.words !== sought.value || asked.place !== place.value
-  const answer = await everyPage(
-    (after) => reply(api.GET('/api/lessons', { params: { query: { ...asked, after } } })),
-    // The first page stands there while the others come.
-    (soFar) => !isOld() && (entries.value = soFar),
-  )
-  if (!isOld()) failure.value = answer.ok ? undefined : answer.failure
-}
-onMounted(load)
-watch(place, load)
-watch(sought, useDebounceFn(load, 200))
+onMounted(() => load())
+watch(place, () => load())
+watch(sought, useDebounceFn(() => load(), 200))
 
 /** What can be done with a lesson that stands here. */
 const deeds = computed(() => {
@@ -83,7 +72,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
         <el-button type="primary" size="large" @click="making = true">{{ words.shelf.make }}</el-button>
       </div>
     </div>
-    <failure-note v-if="failure" :failure="failure" retry @again="load" />
+    <failure-note v-if="failure" :failure="failure" retry @again="load()" />
     <template v-else-if="entries">
       <div class="find">
         <el-radio-group v-model="kind" size="large" :aria-label="words.shelf.kinds">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The Step Desk: a student joins with a name, takes a rung, and writes line by line. */
 import { computed, effectScope, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
-import { api, reply, type DeskView, type Failure } from '@/api/client'
+import { api, reply, type DeskView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import HoneyMark from '@/components/HoneyMark.vue'
 import JoinDesk from '@/components/JoinDesk.vue'
@@ -9,10 +9,11 @@ import RungWriter from '@/components/RungWriter.vue'
 import { dropDraft } from '@/composables/useDraft'
 import { useRungWriting, type RungWriting } from '@/composables/useRungWriting'
 import { stageNames, words } from '@/words'
+import { useCall } from '@/composables/useCall'
 
 const props = defineProps<{ link: string }>()
 const desk = ref<DeskView>()
-const failure = ref<Failure>()
+const { failure, call } = useCall()
 const at = ref(0)
 const writings = shallowRef<RungWriting[]>([])
 let scope = effectScope()
@@ -40,20 +41,12 @@ function take(view: DeskView): void {
   at.value = open < 0 ? 0 : open
 }
 
-async function load(): Promise<void> {
-  const answer = await reply(api.GET('/api/desk/{link}', { params: { path: { link: props.link } } }))
-  failure.value = answer.ok ? undefined : answer.failure
-  if (answer.ok) take(answer.value)
-}
+const load = (): Promise<boolean> => call(reply(api.GET('/api/desk/{link}', { params: { path: { link: props.link } } })), take)
 onMounted(load)
 
 async function leave(): Promise<void> {
   await Promise.all(writings.value.map((w) => w.save()))
-  const answer = await reply(api.POST('/api/desk/{link}/leave', { params: { path: { link: props.link } } }))
-  if (!answer.ok) {
-    failure.value = answer.failure
-    return
-  }
+  if (!(await call(reply<unknown>(api.POST('/api/desk/{link}/leave', { params: { path: { link: props.link } } }))))) return
   desk.value?.rungs.forEach(({ number }) => dropDraft(`${props.link}/${number}`))
   await load()
 }

@@ -19,8 +19,9 @@ const props = defineProps<{ lesson: number; place?: Place; /** The slide that a 
 const router = useRouter()
 const bench = useExample(props.lesson, props.place)
 const { view, canUndo, canRedo, failure, refused, busy, slips } = bench
-const lesson = ref<Lesson>()
-const { cards, failure: skillFailure } = useSkills(() => lesson.value?.grade)
+/** The lesson that it is for. */
+const host = ref<Lesson>()
+const { cards, failure: skillFailure } = useSkills(() => host.value?.grade)
 const opened = ref<number>()
 const choosing = ref(false)
 const slipping = ref(false)
@@ -70,9 +71,9 @@ useUndoKeys(bench.undo, bench.redo)
 onMounted(async () => {
   const path = { params: { path: { id: props.lesson } } }
   const there = await reply(api.GET('/api/lessons/{id}', path))
-  if (there.ok) lesson.value = there.value.lesson
+  if (there.ok) host.value = there.value.lesson
   else failure.value = there.failure
-  await bench.load(lesson.value)
+  await bench.load(host.value)
   if (!view.value) chooser.value?.focus()
 })
 </script>
@@ -165,11 +166,11 @@ onMounted(async () => {
             <example-board class="board" :example="example" :pictures="view.pictures" :shown="shown" :reveal="view.reveal" />
           </section>
           <div class="end">
-            <label v-if="!place && lesson" class="target">
+            <label v-if="!place && host" class="target">
               <span>{{ words.example.to }}</span>
               <el-select v-model="target" size="large" :aria-label="words.example.to">
                 <el-option :value="0" :label="words.example.newSlide" />
-                <el-option v-for="(slide, n) in lesson.slides" :key="slide.id" :value="slide.id" :label="words.example.slide(n + 1, slide.title)" />
+                <el-option v-for="(slide, n) in host.slides" :key="slide.id" :value="slide.id" :label="words.example.slide(n + 1, slide.title)" />
               </el-select>
             </label>
             <el-button type="primary" size="large" :loading="busy" @click="send">{{ place ? words.example.putBack : words.lesson.keep }}</el-button>

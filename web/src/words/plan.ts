@@ -1,5 +1,5 @@
 /** Sentences of the plan, the blocks of a slide, and the history of a lesson. */
-import type { Block, Grouping, Meaning, Theme } from '@/api/client'
+import type { Grouping, Meaning, Theme } from '@/api/client'
 
 export const planWords = {
   slides: 'Slides',
