@@ -24,7 +24,7 @@ const emit = defineEmits<{ write: [text: string, latex: boolean]; enter: []; rem
 const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
 const plain = useTemplateRef<InstanceType<typeof ElInput>>('plain')
 
-function write(text: string, latex = props.line.latex): void {
+function write(text: string, latex = props.line.latex === true): void {
   if (text === props.line.text && latex === props.line.latex) return
   emit('write', text, latex)
 }
