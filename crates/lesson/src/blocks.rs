@@ -3,6 +3,7 @@
 
 mod examples;
 mod image;
+mod key_point;
 mod ladder;
 mod link;
 mod picture;
@@ -16,6 +17,7 @@ mod worked_example;
 
 pub use examples::ExamplesBlock;
 pub use image::ImageBlock;
+pub use key_point::KeyPointBlock;
 pub use ladder::LadderBlock;
 pub use link::LinkBlock;
 pub use picture::PictureBlock;
@@ -202,6 +204,8 @@ kinds! {
     Image(ImageBlock),
     /// What is one, and what is none.
     Examples(ExamplesBlock),
+    /// What to remember, framed.
+    KeyPoint(KeyPointBlock),
 }
 
 impl BlockKind for Block {

@@ -11,11 +11,34 @@ use teaching::picture::of_sides;
 use teaching::tasks::{evaluate, expand};
 use utoipa::ToSchema;
 
+/// The pictures that can be chosen.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum PictureKind {
+    NumberLine,
+    PercentBar,
+    Strips,
+    Circles,
+    RatioTable,
+    Blocks,
+    Columns,
+    FactorTree,
+    Triangle,
+    Circle,
+    AreaGrid,
+    Graph,
+    Values,
+    Array,
+    Counters,
+    Balance,
+    Hundred,
+}
+
 /// A picture that can be chosen, with what is typed for it.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
 pub struct PictureCard {
-    /// Its id.
-    pub kind: String,
+    /// Which it is.
+    pub kind: PictureKind,
     /// What it is called.
     pub title: String,
     /// What is typed, in order.
@@ -34,8 +57,8 @@ pub struct PictureField {
 /// A picture with the values that were typed for it.
 #[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 pub struct PictureOrder {
-    /// The id of its card.
-    pub kind: String,
+    /// Which it is.
+    pub kind: PictureKind,
     /// Its values, in the order of the fields.
     pub values: Vec<String>,
 }
@@ -46,42 +69,52 @@ const LONGEST: usize = 120;
 type Draw = fn(&[&str]) -> Result<Figure, String>;
 /// Labels with what stands there to begin with.
 type Fields = &'static [(&'static str, &'static str)];
-/// Its id, its title, its fields, and how it is drawn.
-type Known = (&'static str, &'static str, Fields, Draw);
+/// Which it is, its title, its fields, and how it is drawn.
+type Known = (PictureKind, &'static str, Fields, Draw);
 
-/// Every picture: its id, its title, its fields with what stands there to begin with, and how it is drawn.
+/// Every picture: which it is, its title, its fields with what stands there to begin with, and how it is drawn.
 const PICTURES: &[Known] = &[
-    ("number_line", "Number line", &[("From", "0"), ("To", "10"), ("Points", "3, 7")], number_line),
-    ("percent_bar", "Percent bar", &[("Percent", "35"), ("Of", "80")], percent_bar),
-    ("strips", "Fraction strips", &[("Fractions", "1/2, 3/4")], |v| {
+    (
+        PictureKind::NumberLine,
+        "Number line",
+        &[("From", "0"), ("To", "10"), ("Points", "3, 7")],
+        number_line,
+    ),
+    (PictureKind::PercentBar, "Percent bar", &[("Percent", "35"), ("Of", "80")], percent_bar),
+    (PictureKind::Strips, "Fraction strips", &[("Fractions", "1/2, 3/4")], |v| {
         fractions(v[0]).map(|all| pictured::strips(&all))
     }),
-    ("circles", "Fraction circles", &[("Fractions", "1/2, 3/4")], |v| {
+    (PictureKind::Circles, "Fraction circles", &[("Fractions", "1/2, 3/4")], |v| {
         fractions(v[0]).map(|all| pictured::circles(&all))
     }),
     (
-        "ratio_table",
+        PictureKind::RatioTable,
         "Ratio table",
         &[("Upper row", "jars"), ("Lower row", "frames"), ("Columns", "2:3, 4:6, 10:n")],
         ratio_table,
     ),
-    ("blocks", "Base-ten blocks", &[("Number", "347")], blocks),
-    ("columns", "Columns with carries", &[("Sum or difference", "346 + 278")], columns),
-    ("factor_tree", "Factor tree", &[("Number", "60")], factor_tree),
+    (PictureKind::Blocks, "Base-ten blocks", &[("Number", "347")], blocks),
+    (PictureKind::Columns, "Columns with carries", &[("Sum or difference", "346 + 278")], columns),
+    (PictureKind::FactorTree, "Factor tree", &[("Number", "60")], factor_tree),
     (
-        "triangle",
+        PictureKind::Triangle,
         "Triangle",
         &[("First side", "3 cm"), ("Second side", "4 cm"), ("Third side", "5 cm")],
         triangle,
     ),
-    ("circle", "Circle", &[("Radius", "5 cm"), ("Angle at the centre", "")], circle),
-    ("area_grid", "Area grid", &[("Across", "x + 3"), ("Down", "x + 2")], area_grid),
-    ("graph", "Graph", &[("Curve or equation", "x^2 - 4 = x + 2")], graph),
-    ("values", "Table of values", &[("Rule", "2x + 1"), ("From", "0"), ("To", "5")], values),
-    ("array", "Dot array", &[("Rows", "3"), ("In a row", "5")], array),
-    ("counters", "Counters", &[("Worth 1", "5"), ("Worth −1", "3")], counters),
-    ("balance", "Scales", &[("Equation", "2x + 3 = 11")], balance),
-    ("hundred", "Hundred square", &[("Marked", "6, 12, 18, 24, 30")], hundred),
+    (PictureKind::Circle, "Circle", &[("Radius", "5 cm"), ("Angle at the centre", "")], circle),
+    (PictureKind::AreaGrid, "Area grid", &[("Across", "x + 3"), ("Down", "x + 2")], area_grid),
+    (PictureKind::Graph, "Graph", &[("Curve or equation", "x^2 - 4 = x + 2")], graph),
+    (
+        PictureKind::Values,
+        "Table of values",
+        &[("Rule", "2x + 1"), ("From", "0"), ("To", "5")],
+        values,
+    ),
+    (PictureKind::Array, "Dot array", &[("Rows", "3"), ("In a row", "5")], array),
+    (PictureKind::Counters, "Counters", &[("Worth 1", "5"), ("Worth −1", "3")], counters),
+    (PictureKind::Balance, "Scales", &[("Equation", "2x + 3 = 11")], balance),
+    (PictureKind::Hundred, "Hundred square", &[("Marked", "6, 12, 18, 24, 30")], hundred),
 ];
 
 /// Every picture that can be chosen.
@@ -94,7 +127,7 @@ pub fn picture_cards() -> Vec<PictureCard> {
     PICTURES
         .iter()
         .map(|(kind, title, fields, _)| PictureCard {
-            kind: (*kind).into(),
+            kind: *kind,
             title: (*title).into(),
             fields: fields.iter().map(field).collect(),
         })
@@ -427,46 +460,49 @@ fn hundred(v: &[&str]) -> Result<Figure, String> {
 mod tests {
     use super::*;
 
-    fn order(kind: &str, values: &[&str]) -> Result<Figure, BadLesson> {
-        PictureOrder {
-            kind: kind.into(),
-            values: values.iter().map(|&value| value.into()).collect(),
-        }
-        .figure()
+    fn order(kind: PictureKind, values: &[&str]) -> Result<Figure, BadLesson> {
+        PictureOrder { kind, values: values.iter().map(|&value| value.into()).collect() }.figure()
     }
 
     #[test]
     fn every_picture_is_drawn_as_it_begins() {
         for card in picture_cards() {
             let values = card.fields.iter().map(|field| field.begins.clone()).collect();
-            let drawn = PictureOrder { kind: card.kind.clone(), values }.figure();
-            assert!(drawn.is_ok(), "{}: {drawn:?}", card.kind);
+            let drawn = PictureOrder { kind: card.kind, values }.figure();
+            assert!(drawn.is_ok(), "{card:?}: {drawn:?}");
         }
     }
 
     #[test]
     fn what_follows_from_the_values_is_worked_out() {
-        let Ok(Figure::Columns { carries, result, .. }) = order("columns", &["346 + 278"]) else {
+        let Ok(Figure::Columns { carries, result, .. }) =
+            order(PictureKind::Columns, &["346 + 278"])
+        else {
             panic!("columns")
         };
         assert_eq!((carries.join("|"), result.concat()), ("1|1|".into(), "624".into()));
-        let Ok(Figure::Columns { result, .. }) = order("columns", &["402 - 57"]) else {
+        let Ok(Figure::Columns { result, .. }) = order(PictureKind::Columns, &["402 - 57"]) else {
             panic!("columns")
         };
         assert_eq!(result.concat(), "345");
-        let Ok(Figure::AreaGrid { cells, .. }) = order("area_grid", &["x + 3", "2x - 1"]) else {
+        let Ok(Figure::AreaGrid { cells, .. }) = order(PictureKind::AreaGrid, &["x + 3", "2x - 1"])
+        else {
             panic!("a grid")
         };
         assert_eq!(cells, [["2x^2", "6x"], ["-x", "-3"]]);
-        let Ok(Figure::Table { rows, .. }) = order("values", &["y = x^2 - 1", "-1", "2"]) else {
+        let Ok(Figure::Table { rows, .. }) =
+            order(PictureKind::Values, &["y = x^2 - 1", "-1", "2"])
+        else {
             panic!("a table")
         };
         assert_eq!(rows[1], ["0", "-1", "0", "3"]);
-        let Ok(Figure::Polygon(triangle)) = order("triangle", &["3 cm", "5 cm", "4 cm"]) else {
+        let Ok(Figure::Polygon(triangle)) = order(PictureKind::Triangle, &["3 cm", "5 cm", "4 cm"])
+        else {
             panic!("a triangle")
         };
         assert_eq!(triangle.right, [0]);
-        let Ok(Figure::PercentBar { part, .. }) = order("percent_bar", &["35", "80"]) else {
+        let Ok(Figure::PercentBar { part, .. }) = order(PictureKind::PercentBar, &["35", "80"])
+        else {
             panic!("a bar")
         };
         assert_eq!(part, "28");
@@ -476,11 +512,11 @@ mod tests {
     #[rustfmt::skip]
     fn what_cannot_be_drawn_says_what_to_type() {
         for (kind, values) in [
-            ("number_line", &["5", "5", ""][..]), ("number_line", &["0", "10", "11"]), ("strips", &["4/3"]), ("columns", &["3 - 5"]),
-            ("triangle", &["1", "2", "9"]), ("circle", &["5", "400°"]), ("graph", &["x + y"]), ("values", &["3", "0", "5"]),
-            ("balance", &["x > 2"]), ("hundred", &["101"]), ("blocks", &["1000"]), ("nothing", &[]), ("blocks", &[]),
+            (PictureKind::NumberLine, &["5", "5", ""][..]), (PictureKind::NumberLine, &["0", "10", "11"]), (PictureKind::Strips, &["4/3"]), (PictureKind::Columns, &["3 - 5"]),
+            (PictureKind::Triangle, &["1", "2", "9"]), (PictureKind::Circle, &["5", "400°"]), (PictureKind::Graph, &["x + y"]), (PictureKind::Values, &["3", "0", "5"]),
+            (PictureKind::Balance, &["x > 2"]), (PictureKind::Hundred, &["101"]), (PictureKind::Blocks, &["1000"]), (PictureKind::Blocks, &[]),
         ] {
-            assert!(order(kind, values).is_err(), "{kind} {values:?}");
+            assert!(order(kind, values).is_err(), "{kind:?} {values:?}");
         }
     }
 }

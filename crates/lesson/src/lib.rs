@@ -18,7 +18,7 @@ mod slide;
 mod style;
 
 pub use blocks::{Asks, Block, BlockKind, Offered};
-pub use drawn::{PictureCard, PictureField, PictureOrder, picture_cards};
+pub use drawn::{PictureCard, PictureField, PictureKind, PictureOrder, picture_cards};
 pub use file::LessonFile;
 pub use needs::needs;
 pub use offer::{Offer, Wanted};

@@ -10,14 +10,17 @@ mod cancelled_a_term;
 mod coefficient_of_one_forgotten;
 mod collected_unlike_terms;
 mod difference_as_square;
+mod divided_by_unknown;
 mod divided_exponents;
 mod divided_first_term_only;
 mod divided_one_term;
 mod divided_wrong_way;
+mod done_to_one_side;
 mod exponent_as_factor;
 mod factor_taken_out;
 mod first_and_last_only;
 mod function_of_each_term;
+mod halved_instead_of_rooted;
 mod inverse_as_reciprocal;
 mod inverted_wrong_fraction;
 mod kept_sign_when_moving;
@@ -30,81 +33,31 @@ mod logarithms_merged_as_sum;
 mod logarithms_multiplied;
 mod minus_times_minus;
 mod multiplied_exponents;
+mod multiplied_one_term;
 mod multiplied_straight_across;
 mod negative_exponent_as_sign;
 mod percent_as_number;
 mod power_missed_a_factor;
 mod rewriting;
 mod root_of_each_term;
+mod root_of_one_sign;
 mod second_term_not_multiplied;
 mod sign_lost_in_bracket;
+mod sign_not_turned;
 mod sign_squared_away;
+mod split_without_zero;
 mod squared_each_term;
+mod squared_one_side;
 mod subtracted_instead_of_dividing;
 mod subtracted_other_way_round;
 mod took_away_a_negative;
+mod wrong_power_of_ten;
 mod zero_exponent_as_zero;
 
-mod divided_by_unknown;
-mod done_to_one_side;
-mod halved_instead_of_rooted;
-mod multiplied_one_term;
-mod root_of_one_sign;
-mod sign_not_turned;
-mod split_without_zero;
-mod squared_one_side;
-mod wrong_power_of_ten;
-pub use added_denominators::AddedDenominators;
-pub use added_exponents_of_power::AddedExponentsOfPower;
-pub use added_instead_of_scaling::AddedInsteadOfScaling;
-pub use added_radicands::AddedRadicands;
-pub use bars_dropped::BarsDropped;
-pub use cancelled_a_term::CancelledATerm;
-pub use coefficient_of_one_forgotten::CoefficientOfOneForgotten;
-pub use collected_unlike_terms::CollectedUnlikeTerms;
-pub use difference_as_square::DifferenceAsSquare;
-pub use divided_by_unknown::DividedByUnknown;
-pub use divided_exponents::DividedExponents;
-pub use divided_first_term_only::DividedFirstTermOnly;
-pub use divided_one_term::DividedOneTerm;
-pub use divided_wrong_way::DividedWrongWay;
-pub use done_to_one_side::DoneToOneSide;
-pub use exponent_as_factor::ExponentAsFactor;
-pub use factor_taken_out::FactorTakenOut;
-pub use first_and_last_only::FirstAndLastOnly;
-pub use function_of_each_term::FunctionOfEachTerm;
-pub use halved_instead_of_rooted::HalvedInsteadOfRooted;
-pub use inverse_as_reciprocal::InverseAsReciprocal;
-pub use inverted_wrong_fraction::InvertedWrongFraction;
 pub use kept_sign_when_moving::KeptSignWhenMoving;
-pub use left_to_right::LeftToRight;
-pub use letters_of_product_lost::LettersOfProductLost;
-pub use like_terms_multiplied::LikeTermsMultiplied;
-pub use logarithm_of_each_term::LogarithmOfEachTerm;
-pub use logarithm_power_brought::LogarithmPowerBrought;
-pub use logarithms_merged_as_sum::LogarithmsOfSumMerged;
-pub use logarithms_multiplied::LogarithmsMultiplied;
-pub use minus_times_minus::MinusTimesMinus;
-pub use multiplied_exponents::MultipliedExponents;
-pub use multiplied_one_term::MultipliedOneTerm;
 pub use multiplied_straight_across::MultipliedStraightAcross;
-pub use negative_exponent_as_sign::NegativeExponentAsSign;
-pub use percent_as_number::PercentAsNumber;
-pub use power_missed_a_factor::PowerMissedAFactor;
-pub use root_of_each_term::RootOfEachTerm;
-pub use root_of_one_sign::RootOfOneSign;
 pub use second_term_not_multiplied::SecondTermNotMultiplied;
-pub use sign_lost_in_bracket::SignLostInBracket;
-pub use sign_not_turned::SignNotTurned;
-pub use sign_squared_away::SignSquaredAway;
-pub use split_without_zero::SplitWithoutZero;
-pub use squared_each_term::SquaredEachTerm;
-pub use squared_one_side::SquaredOneSide;
-pub use subtracted_instead_of_dividing::SubtractedInsteadOfDividing;
-pub use subtracted_other_way_round::SubtractedOtherWayRound;
-pub use took_away_a_negative::TookAwayANegative;
 pub use wrong_power_of_ten::WrongPowerOfTen;
-pub use zero_exponent_as_zero::ZeroExponentAsZero;
 
 use crate::ids::SlipId;
 use algebra::sketch::Sketch;
@@ -156,71 +109,74 @@ impl Slip for Named {
 /// Every slip, those that say most first: where two lead to one line, the first is named. One line here for
 /// each file in `slips`.
 pub static SLIPS: &[&dyn Slip] = &[
-    &LeftToRight,
-    &LogarithmPowerBrought,
-    &SignNotTurned,
-    &DividedByUnknown,
-    &RootOfOneSign,
-    &HalvedInsteadOfRooted,
-    &SquaredOneSide,
-    &SplitWithoutZero,
-    &MultipliedOneTerm,
-    &AddedInsteadOfScaling,
-    &DividedOneTerm,
-    &DividedWrongWay,
+    &left_to_right::LeftToRight,
+    &logarithm_power_brought::LogarithmPowerBrought,
+    &sign_not_turned::SignNotTurned,
+    &divided_by_unknown::DividedByUnknown,
+    &root_of_one_sign::RootOfOneSign,
+    &halved_instead_of_rooted::HalvedInsteadOfRooted,
+    &squared_one_side::SquaredOneSide,
+    &split_without_zero::SplitWithoutZero,
+    &multiplied_one_term::MultipliedOneTerm,
+    &added_instead_of_scaling::AddedInsteadOfScaling,
+    &divided_one_term::DividedOneTerm,
+    &divided_wrong_way::DividedWrongWay,
     &KeptSignWhenMoving,
     &MultipliedStraightAcross,
     &SecondTermNotMultiplied,
-    &SubtractedInsteadOfDividing,
-    &SignLostInBracket,
-    &SquaredEachTerm,
-    &PowerMissedAFactor,
-    &MultipliedExponents,
-    &AddedExponentsOfPower,
-    &DividedExponents,
-    &NegativeExponentAsSign,
-    &ZeroExponentAsZero,
-    &RootOfEachTerm,
-    &AddedRadicands,
-    &AddedDenominators,
-    &CancelledATerm,
-    &DividedFirstTermOnly,
-    &InvertedWrongFraction,
-    &CoefficientOfOneForgotten,
-    &LikeTermsMultiplied,
-    &LettersOfProductLost,
-    &SignSquaredAway,
-    &TookAwayANegative,
-    &FirstAndLastOnly,
-    &DifferenceAsSquare,
-    &LogarithmOfEachTerm,
-    &LogarithmsMultiplied,
-    &LogarithmsOfSumMerged,
-    &FunctionOfEachTerm,
-    &FactorTakenOut,
-    &InverseAsReciprocal,
-    &PercentAsNumber,
-    &BarsDropped,
+    &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
+    &sign_lost_in_bracket::SignLostInBracket,
+    &squared_each_term::SquaredEachTerm,
+    &power_missed_a_factor::PowerMissedAFactor,
+    &multiplied_exponents::MultipliedExponents,
+    &added_exponents_of_power::AddedExponentsOfPower,
+    &divided_exponents::DividedExponents,
+    &negative_exponent_as_sign::NegativeExponentAsSign,
+    &zero_exponent_as_zero::ZeroExponentAsZero,
+    &root_of_each_term::RootOfEachTerm,
+    &added_radicands::AddedRadicands,
+    &added_denominators::AddedDenominators,
+    &cancelled_a_term::CancelledATerm,
+    &divided_first_term_only::DividedFirstTermOnly,
+    &inverted_wrong_fraction::InvertedWrongFraction,
+    &coefficient_of_one_forgotten::CoefficientOfOneForgotten,
+    &like_terms_multiplied::LikeTermsMultiplied,
+    &letters_of_product_lost::LettersOfProductLost,
+    &sign_squared_away::SignSquaredAway,
+    &took_away_a_negative::TookAwayANegative,
+    &first_and_last_only::FirstAndLastOnly,
+    &difference_as_square::DifferenceAsSquare,
+    &logarithm_of_each_term::LogarithmOfEachTerm,
+    &logarithms_multiplied::LogarithmsMultiplied,
+    &logarithms_merged_as_sum::LogarithmsOfSumMerged,
+    &function_of_each_term::FunctionOfEachTerm,
+    &factor_taken_out::FactorTakenOut,
+    &inverse_as_reciprocal::InverseAsReciprocal,
+    &percent_as_number::PercentAsNumber,
+    &bars_dropped::BarsDropped,
     &WrongPowerOfTen,
-    &ExponentAsFactor,
-    &CollectedUnlikeTerms,
-    &MinusTimesMinus,
-    &SubtractedOtherWayRound,
-    &DoneToOneSide,
+    &exponent_as_factor::ExponentAsFactor,
+    &collected_unlike_terms::CollectedUnlikeTerms,
+    &minus_times_minus::MinusTimesMinus,
+    &subtracted_other_way_round::SubtractedOtherWayRound,
+    &done_to_one_side::DoneToOneSide,
 ];
 
 /// The slips made with linear equations.
 pub static LINEAR: &[&dyn Slip] = &[
     &SecondTermNotMultiplied,
     &KeptSignWhenMoving,
-    &SubtractedInsteadOfDividing,
-    &DividedOneTerm,
-    &DividedWrongWay,
+    &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
+    &divided_one_term::DividedOneTerm,
+    &divided_wrong_way::DividedWrongWay,
 ];
 
 /// The slips made with proportions.
-pub static PROPORTION: &[&dyn Slip] =
-    &[&AddedInsteadOfScaling, &MultipliedStraightAcross, &DividedWrongWay];
+pub static PROPORTION: &[&dyn Slip] = &[
+    &added_instead_of_scaling::AddedInsteadOfScaling,
+    &MultipliedStraightAcross,
+    &divided_wrong_way::DividedWrongWay,
+];
 
 /// What a student making a slip may write below `line` that is proved to be wrong.
 #[must_use]

@@ -23,7 +23,7 @@ export interface BlockEntry<K extends Kind = Kind> {
   name: string
   face: Component
   editor: Component
-  /** Its place among what can be added to a slide; absent for what comes from elsewhere. */
+  /** Its place among what can be added to a slide, in tens so that another fits between; absent for what comes from elsewhere. */
   offered?: number
   /** A new one, to be written on; absent where it is chosen or worked first. */
   empty?: () => OfKind<K>

@@ -3,7 +3,7 @@
 import { useDebounceFn } from '@vueuse/core'
 import { ElButton, ElInput, ElOption, ElSelect } from 'element-plus'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { api, reply, type Block, type Drawing, type PictureCard } from '@/api/client'
+import { api, reply, type Block, type Drawing, type PictureCard, type PictureKind } from '@/api/client'
 import SceneView from './SceneView.vue'
 import { blockWords } from '@/words/plan'
 
@@ -11,7 +11,7 @@ import { blockWords } from '@/words/plan'
 defineProps<{ skill?: string | null; grade?: number }>()
 const emit = defineEmits<{ made: [block: Block] }>()
 const cards = ref<PictureCard[]>([])
-const kind = ref('number_line')
+const kind = ref<PictureKind>('number_line')
 const values = ref<string[]>([])
 const drawn = ref<Drawing>()
 const refused = ref('')

@@ -26,6 +26,8 @@ fn what_cannot_be_kept_says_why() {
         (WordBlock { word: "x".repeat(121), ..WordBlock::default() }.into(), false),
         (ImageBlock { image: 1, alt: "x".repeat(1_001), caption: String::new() }.into(), false),
         (LadderBlock { ladder: 1, title: "x".repeat(121) }.into(), false),
+        (KeyPointBlock { point: "A ratio compares".into() }.into(), true),
+        (KeyPointBlock { point: long() }.into(), false),
         (ExamplesBlock { of: "primes".into(), fits: vec!["7".into()], fits_not: vec!["9".into()] }.into(), true),
     ] {
         let block: Block = block;
@@ -63,6 +65,7 @@ fn a_block_is_stored_under_the_name_of_its_kind() {
         r#"{"kind":"word","word":"ratio","means":"how many times"}"#,
         r#"{"kind":"image","image":3,"alt":"Bees"}"#,
         r#"{"kind":"examples","of":"primes","fits":["7"],"fits_not":["9"]}"#,
+        r#"{"kind":"key_point","point":"A ratio compares two amounts."}"#,
         r#"{"kind":"picture","figure":{"kind":"tally","count":7},"caption":"Seven"}"#,
     ] {
         let block: Block = serde_json::from_str(json).expect(json);

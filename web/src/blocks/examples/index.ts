@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 4,
+  offered: 40,
   empty: () => ({ kind: 'examples', of: '', fits: [''], fits_not: [''] }),
 })

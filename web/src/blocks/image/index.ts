@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 7,
+  offered: 70,
   empty: () => ({ kind: 'image', image: 0, alt: '', caption: '' }),
 })

@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 6,
+  offered: 60,
   empty: () => ({ kind: 'link', url: '', text: '' }),
 })

@@ -9,6 +9,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 10,
+  offered: 100,
   chooser: Chooser,
 })

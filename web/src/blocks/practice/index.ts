@@ -9,6 +9,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 9,
+  offered: 90,
   chooser: Chooser,
 })

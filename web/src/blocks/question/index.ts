@@ -9,6 +9,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 1,
+  offered: 10,
   empty: () => ({ kind: 'question', prompt: '', asks: emptyAsks('open') }),
 })

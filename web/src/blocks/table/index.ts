@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 5,
+  offered: 50,
   empty: () => ({ kind: 'table', heads: ['', ''], rows: [['', '']] }),
 })

@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 2,
+  offered: 20,
   empty: () => ({ kind: 'talk', prompt: '', starters: [''] }),
 })

@@ -8,6 +8,6 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 3,
+  offered: 30,
   empty: () => ({ kind: 'word', word: '', means: '' }),
 })

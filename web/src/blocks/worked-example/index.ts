@@ -8,5 +8,5 @@ export default blockKind({
   name: words.name,
   face: Face,
   editor: Editor,
-  offered: 8,
+  offered: 80,
 })

@@ -1,0 +1,5 @@
+export const words = {
+  name: 'Key point',
+  remember: 'Remember',
+  point: 'What to remember (mathematics between $ signs)',
+}
