@@ -1,6 +1,6 @@
 //! Solution sets, exactly, and the lines of a solution as data.
 //!
-//! - [`sets`] finds the solutions of lines in one unknown and of systems, and where two lines differ.
+//! - `sets` finds the solutions of lines in one unknown and of systems, and where two lines differ.
 //! - `compare` compares lines in several letters: for one of them, as systems, or as they are written.
 //! - `worked` writes the lines of a working, each with its [`Rule`]; words for the rules are written in `teaching`.
 

@@ -4,7 +4,7 @@
 //! Only what is proved to be wrong is called wrong: a claim that cannot be decided is no finding. False alarms are a
 //! defect as much as misses.
 //!
-//! A lesson, a ladder and a text are read into [`task::Task`]s, which the checks of a question, its working and its
+//! A lesson, a ladder and a text are read into `Task`s, which the checks of a question, its working and its
 //! answer share.
 
 mod answerable;

@@ -11,7 +11,7 @@ pub fn line(typed: &str) -> Line {
     read(typed, false)
 }
 
-/// As [`line`], with units read as units: `5 km = 5000 m`.
+/// As [`line()`], with units read as units: `5 km = 5000 m`.
 #[must_use]
 pub fn measured(typed: &str) -> Line {
     read(typed, true)
