@@ -125,7 +125,7 @@ async fn answers_come_one_step_later_on_the_wall() {
     let (_program, browser) = offered().await;
     browser.press("Show on the wall").await;
     browser.see_text("Slide 1 of ").await;
-    let answers = "[...document.querySelectorAll('.answer')]\
+    let answers = "[...document.querySelectorAll('.block-answer')]\
                    .filter((a) => getComputedStyle(a).visibility === 'visible').length";
     for shown in [0, 1, 2] {
         browser.until(&format!("{answers} === {shown}")).await;
@@ -141,7 +141,7 @@ async fn answers_come_one_step_later_on_the_wall() {
     choose(&browser, "Comes", "in step 1").await;
     saved(&browser).await;
     browser.press("Show on the wall").await;
-    let prompts = "[...document.querySelectorAll('.practice .text')]\
+    let prompts = "[...document.querySelectorAll('.practice .block-text')]\
                    .filter((a) => getComputedStyle(a).visibility === 'visible').length";
     browser.until(&format!("{prompts} === 1")).await;
     browser.keys("\u{e014}").await;
