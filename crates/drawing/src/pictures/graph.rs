@@ -14,7 +14,7 @@ const NAMES: f64 = 24.0;
 /// Lays the grid out from `x[0]` to `x[1]` across and from `y[0]` to `y[1]` upwards.
 pub fn draw(letter: &str, x: [f64; 2], y: [f64; 2], curves: &[Curve], points: &[Place]) -> Scene {
     let top = MARGIN + NAMES * curves.len() as f64;
-    let grid = Grid { x, y, top, bottom: top + HEIGHT };
+    let grid = Grid { x: apart(x), y: apart(y), top, bottom: top + HEIGHT };
     let mut shapes = Vec::new();
     let mut labels = Vec::new();
     grid.lines(letter, &mut shapes, &mut labels);
@@ -65,6 +65,12 @@ pub fn draw(letter: &str, x: [f64; 2], y: [f64; 2], curves: &[Curve], points: &[
         format!("A graph of {}.{meet}", names.join(" and of "))
     };
     Scene { width: WIDTH, height: grid.bottom + MARGIN, shapes, labels, describes }
+}
+
+/// The two ends, in order and apart: what is stored may be neither.
+fn apart([from, to]: [f64; 2]) -> [f64; 2] {
+    let length = to - from;
+    if length > 0.0 && length.is_finite() { [from, to] } else { [from, from + from.abs().max(1.0)] }
 }
 
 /// A label near a place, on the first side of it where it meets no other one.

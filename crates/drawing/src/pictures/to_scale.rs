@@ -32,7 +32,7 @@ pub fn draw(things: &[Mark], unit: &str) -> Scene {
     }
     Scene {
         width: right.max(left + WIDTH) + 4.0,
-        height: things.len() as f64 * STEP,
+        height: things.len().max(1) as f64 * STEP,
         shapes,
         labels,
         describes: format!("To one scale: {}.", told.join("; ")),
