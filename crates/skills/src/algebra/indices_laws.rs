@@ -380,32 +380,30 @@ fn honeycomb(draw: &mut Draw) -> Posed {
     let (b, m, n) = (draw.between(2, 4), draw.between(2, 6), draw.between(2, 5));
     let name = scenario::name(draw);
     let typed = format!("{b}^{m} × {b}^{n}");
-    let text = match draw.between(0, 2) {
-        0 => format!(
-            "A crate holds {} jars, and {name} loads {} crates.",
-            tex(&format!("{b}^{m}")),
-            tex(&format!("{b}^{n}"))
+    let (first, second) = (tex(&format!("{b}^{m}")), tex(&format!("{b}^{n}")));
+    let (what, text) = match draw.between(0, 2) {
+        0 => (
+            "jars",
+            format!(
+                "A crate holds {first} jars, and {name} loads {second} crates. How many jars are that?"
+            ),
         ),
-        1 => format!(
-            "In one frame there are {} cells, and {name} counts {} such frames in all hives.",
-            tex(&format!("{b}^{m}")),
-            tex(&format!("{b}^{n}"))
+        1 => (
+            "cells",
+            format!(
+                "In one frame there are {first} cells, and {name} counts {second} such frames in all hives. How many cells are that?"
+            ),
         ),
-        _ => format!(
-            "In spring there are {} mites in the hives. Untreated, they become {b} times as many each month. {name} works out their number after {n} months.",
-            tex(&format!("{b}^{m}"))
+        _ => (
+            "mites",
+            format!(
+                "In spring there are {first} mites in the hives. Untreated, they become {b} times as many each month. {name} works out their number after {n} months. How many mites are there then?"
+            ),
         ),
-    };
-    let (what, asked) = if text.contains("jars") {
-        ("jars", "How many jars are that?")
-    } else if text.contains("cells") {
-        ("cells", "How many cells are that?")
-    } else {
-        ("mites", "How many mites are there then?")
     };
     let value = b.pow(u32::try_from(m + n).unwrap_or(1));
     Posed::value(
-        format!("{text} {asked} Write the number without a power."),
+        format!("{text} Write the number without a power."),
         line(&typed),
         line(&value.to_string()),
         Form::LowestTerms,

@@ -254,74 +254,90 @@ fn between(draw: &mut Draw) -> Posed {
     }
 }
 
-/// The first figures of a pattern that grows by the same step.
-fn pattern(text: &str, first: i64, step: i64) -> Figure {
-    let count = |n: &i64| u32::try_from(*n).unwrap_or(0);
-    let built = if text.contains("wax cells") {
-        PatternKind::Cells
-    } else if text.contains("squares") {
-        PatternKind::Squares
-    } else {
-        PatternKind::Dots
-    };
-    Figure::Pattern { built, counts: linear(first, step, 4).iter().map(count).collect() }
+/// What grows piece by piece in the garden.
+struct Growing {
+    /// What it is, how it starts, and how it goes on.
+    text: &'static str,
+    /// How many there are at first.
+    first: i64,
+    /// How many each further piece brings.
+    step: i64,
+    /// What is counted.
+    unit: &'static str,
+    /// Asks for their number after `{}` pieces.
+    how_many: &'static str,
+    /// Asks for the pieces at which there are `{}` of them.
+    which: &'static str,
+    /// What its picture is built of.
+    built: PatternKind,
 }
 
-/// What grows piece by piece in the garden: what it is, how it starts, the step, the unit.
-const PATTERNS: &[(&str, i64, i64, &str)] = &[
-    (
-        "A row of wax cells is laid out with sticks. One cell takes 6 sticks, and each further cell takes 5 more.",
-        6,
-        5,
-        "sticks",
-    ),
-    (
-        "A fence of squares is laid out with sticks. One square takes 4 sticks, and each further square takes 3 more.",
-        4,
-        3,
-        "sticks",
-    ),
-    (
-        "Candles stand in rows. The first row has 5 candles, and each further row has 4 more than the one before.",
-        5,
-        4,
-        "candles",
-    ),
-    (
-        "Tables at the market stall stand end to end. At one table there are 8 chairs, and each further table brings 6 more.",
-        8,
-        6,
-        "chairs",
-    ),
-    (
-        "Flags hang on a line. The first string has 7 flags, and each further string has 2 more than the one before.",
-        7,
-        2,
-        "flags",
-    ),
+impl Growing {
+    /// Its first figures.
+    fn figure(&self) -> Figure {
+        let count = |n: &i64| u32::try_from(*n).unwrap_or(0);
+        let counts = linear(self.first, self.step, 4).iter().map(count).collect();
+        Figure::Pattern { built: self.built, counts }
+    }
+}
+
+const PATTERNS: &[Growing] = &[
+    Growing {
+        text: "A row of wax cells is laid out with sticks. One cell takes 6 sticks, and each further cell takes 5 more.",
+        first: 6,
+        step: 5,
+        unit: "sticks",
+        how_many: "How many sticks does it take for {} in a row?",
+        which: "How many in a row can be laid out with {} sticks?",
+        built: PatternKind::Cells,
+    },
+    Growing {
+        text: "A fence of squares is laid out with sticks. One square takes 4 sticks, and each further square takes 3 more.",
+        first: 4,
+        step: 3,
+        unit: "sticks",
+        how_many: "How many sticks does it take for {} in a row?",
+        which: "How many in a row can be laid out with {} sticks?",
+        built: PatternKind::Squares,
+    },
+    Growing {
+        text: "Candles stand in rows. The first row has 5 candles, and each further row has 4 more than the one before.",
+        first: 5,
+        step: 4,
+        unit: "candles",
+        how_many: "How many candles are in row number {}?",
+        which: "Which row has {} candles?",
+        built: PatternKind::Dots,
+    },
+    Growing {
+        text: "Tables at the market stall stand end to end. At one table there are 8 chairs, and each further table brings 6 more.",
+        first: 8,
+        step: 6,
+        unit: "chairs",
+        how_many: "How many chairs are there at {} tables?",
+        which: "For how many tables are there {} chairs?",
+        built: PatternKind::Dots,
+    },
+    Growing {
+        text: "Flags hang on a line. The first string has 7 flags, and each further string has 2 more than the one before.",
+        first: 7,
+        step: 2,
+        unit: "flags",
+        how_many: "How many flags are in string number {}?",
+        which: "Which string has {} flags?",
+        built: PatternKind::Dots,
+    },
 ];
 
 fn cells(index: usize, draw: &mut Draw) -> Posed {
-    let (text, first, step, unit) = *draw.one_of(PATTERNS);
+    let growing = draw.one_of(PATTERNS);
+    let Growing { text, first, step, unit, how_many, which, .. } = *growing;
     let n = draw.between(12, 60);
     let value = first + (n - 1) * step;
-    let ordinal = format!("number {n}");
-    let thing = if text.contains("row has") {
-        "row"
-    } else if text.contains("string has") {
-        "string"
-    } else if text.contains("table") {
-        "row of tables"
-    } else {
-        "pattern"
-    };
+    let asked = |text: &str, number: i64| text.replace("{}", &number.to_string());
     if index.is_multiple_of(2) {
         let typed = format!("{first} + ({n} - 1) × {step}");
-        let each = match thing {
-            "row" | "string" => format!("How many {unit} are in {thing} {ordinal}?"),
-            "row of tables" => format!("How many {unit} are there at {n} tables?"),
-            _ => format!("How many {unit} does it take for {n} in a row?"),
-        };
+        let each = asked(how_many, n);
         Posed::value(format!("{text} {each}"), line(&typed), line(&value.to_string()), Form::Any)
             .slip((value + step).to_string(), slip::FIRST_TERM_NOT_SET_RIGHT)
             .slip((first * n).to_string(), slip::FIRST_TERM_FOR_DIFFERENCE)
@@ -337,20 +353,16 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
                     .then(&format!("{first} + {}", (n - 1) * step), "Multiply")
                     .then(&value.to_string(), "Add"),
             )
-            .figure(pattern(text, first, step))
+            .figure(growing.figure())
             .answered(format!("It is {value} {unit}."), unit)
     } else {
         let equation = format!("{} = {value}", rule(first, step));
-        let each = match thing {
-            "row" | "string" => format!("Which {thing} has {value} {unit}?"),
-            "row of tables" => format!("For how many tables are there {value} {unit}?"),
-            _ => format!("How many in a row can be laid out with {value} {unit}?"),
-        };
+        let each = asked(which, value);
         let posed = Posed::equation(format!("{text} {each}"), line(&equation), "n", from_int(n))
             .slip((n - 1).to_string(), slip::ONE_STEP_OFF)
             .slip(fraction(value, first), slip::FIRST_TERM_FOR_DIFFERENCE)
             .near([(n + 1).to_string()])
-            .figure(pattern(text, first, step))
+            .figure(growing.figure())
             .answered(format!("It is {n}."), "");
         match board(&equation, "n", None) {
             Some(working) => posed.way(method::DIFFERENCE_TABLE, working),

@@ -216,15 +216,18 @@ fn sector(draw: &mut Draw) -> Posed {
         (draw.between(3, 15), *draw.one_of(&[30, 40, 45, 60, 72, 90, 120, 135, 150, 240, 270]));
     let typed = format!("{angle}/360 × π × {r}^2");
     let share = fraction(angle, 360);
-    let (thing, unit) = *draw.one_of(&[
-        ("A garden hose sweeps a sector", "m"),
-        ("A slice of a round honey cake", "cm"),
-        ("A flower bed is a sector", "m"),
+    let (thing, unit, is_slice) = *draw.one_of(&[
+        ("A garden hose sweeps a sector", "m", false),
+        ("A slice of a round honey cake", "cm", true),
+        ("A flower bed is a sector", "m", false),
     ]);
+    let shape = if is_slice {
+        format!("has an angle of {angle}° and a radius of {r} {unit}")
+    } else {
+        format!("of {angle}° with radius {r} {unit}")
+    };
     rounded_value(
-        format!("{thing} of {angle}° with radius {r} {unit}. What is its area in {unit}²? Round to 1 decimal place.")
-            .replace("cake of", "cake has an angle of")
-            .replace("with radius", if thing.contains("cake") { "and a radius of" } else { "with radius" }),
+        format!("{thing} {shape}. What is its area in {unit}²? Round to 1 decimal place."),
         &typed,
         1,
     )
@@ -235,7 +238,10 @@ fn sector(draw: &mut Draw) -> Posed {
     .way(
         method::PI_R_SQUARED,
         Lines::start(&typed)
-            .then(&format!("({share}) × {}π", r * r), format!("The angle is {} of a full turn", tex(&share)))
+            .then(
+                &format!("({share}) × {}π", r * r),
+                format!("The angle is {} of a full turn", tex(&share)),
+            )
             .then(&format!("({})π", fraction(angle * r * r, 360)), "Multiply")
             .round(&told(&typed), ROUND),
     )

@@ -391,12 +391,11 @@ fn twelve(draw: &mut Draw) -> Posed {
 fn side(draw: &mut Draw) -> Posed {
     let name = scenario::name(draw);
     let n = if draw.coin() { draw.between(3, 12).pow(2) } else { draw.between(10, 150) };
-    let (what, place) = *draw.one_of(&[
-        ("square bed of clover", "bed"),
-        ("square hive lid", "lid"),
-        ("square sheet of beeswax", "sheet"),
+    let (what, place, unit) = *draw.one_of(&[
+        ("square bed of clover", "bed", "metres"),
+        ("square hive lid", "lid", "decimetres"),
+        ("square sheet of beeswax", "sheet", "decimetres"),
     ]);
-    let unit = if what.contains("bed") { "metres" } else { "decimetres" };
     classified(
         format!(
             "{name} plans a {what} of {n} square {unit}. Is the side of the {place}, in {unit}, rational or \
