@@ -43,7 +43,11 @@ const LONGEST: Duration = Duration::from_secs(30);
 
 /// Ends a request that takes too long.
 pub(crate) async fn in_time(request: Request, next: Next) -> Response {
-    match tokio::time::timeout(LONGEST, next.run(request)).await {
+    within(LONGEST, next.run(request)).await
+}
+
+async fn within(limit: Duration, answer: impl Future<Output = Response>) -> Response {
+    match tokio::time::timeout(limit, answer).await {
         Ok(response) => response,
         Err(_) => {
             let says = "This took too long, and was stopped. Try it with less at a time.";
@@ -84,4 +88,67 @@ pub(crate) async fn headers(request: Request, next: Next) -> Response {
         headers.insert(name, HeaderValue::from_static(value));
     }
     response
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::error::Failure;
+    use axum::Router;
+    use axum::body::{Body, to_bytes};
+    use axum::routing::get;
+    use tower::ServiceExt;
+    use tower_http::catch_panic::CatchPanicLayer;
+
+    async fn told(response: Response) -> (StatusCode, Failure) {
+        let status = response.status();
+        let bytes = to_bytes(response.into_body(), 10_000).await.expect("a body");
+        (status, serde_json::from_slice(&bytes).expect("a failure"))
+    }
+
+    #[tokio::test]
+    async fn what_takes_too_long_is_stopped_and_told() {
+        let (status, failure) = told(within(Duration::ZERO, std::future::pending()).await).await;
+        assert_eq!((status, failure.kind), (StatusCode::GATEWAY_TIMEOUT, FailureKind::TooSlow));
+        assert!(failure.says.contains("with less at a time"), "{}", failure.says);
+        let done = within(Duration::ZERO, std::future::ready(StatusCode::OK.into_response())).await;
+        assert_eq!(done.status(), StatusCode::OK);
+    }
+
+    #[tokio::test]
+    async fn what_falls_over_is_our_own_mistake_and_tells_nothing_of_the_inside() {
+        async fn falls() {
+            let none: Option<u8> = None;
+            let _ = none.expect("the table of bees");
+        }
+        let router = Router::new().route("/", get(falls)).layer(CatchPanicLayer::custom(fell));
+        let request = Request::builder().uri("/").body(Body::empty()).expect("a request");
+        let (status, failure) = told(router.oneshot(request).await.expect("an answer")).await;
+        assert_eq!(
+            (status, failure.kind),
+            (StatusCode::INTERNAL_SERVER_ERROR, FailureKind::Internal)
+        );
+        assert!(!failure.says.contains("bees"), "{}", failure.says);
+    }
+
+    #[test]
+    fn only_a_page_of_ours_may_change_something() {
+        for (host, origin, is_fine) in [
+            ("larkmoor.example", None, true),
+            ("larkmoor.example", Some("https://larkmoor.example"), true),
+            ("larkmoor.example:8080", Some("http://larkmoor.example:8080"), true),
+            ("larkmoor.example", Some("https://elsewhere.example"), false),
+            ("larkmoor.example", Some("https://larkmoor.example.elsewhere.example"), false),
+            ("larkmoor.example:8080", Some("http://larkmoor.example"), false),
+            ("larkmoor.example", Some("null"), false),
+            ("larkmoor.example", Some("larkmoor.example"), false),
+        ] {
+            let mut headers = HeaderMap::new();
+            headers.insert(HOST, host.parse().expect("a host"));
+            if let Some(origin) = origin {
+                headers.insert(ORIGIN, origin.parse().expect("an origin"));
+            }
+            assert_eq!(is_ours(&headers), is_fine, "{host} from {origin:?}");
+        }
+    }
 }

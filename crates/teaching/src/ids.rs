@@ -1,7 +1,16 @@
 //! The ids of methods and slips. They are stored with problems and answers, and never renamed.
 //!
 //! An id is written once, where its method or slip is declared, and used by the name of its constant, so that the
-//! compiler finds a misspelt one. Ids that come in from outside are looked up in the catalogue (`skills::ids`).
+//! compiler finds a misspelt one:
+//!
+//! ```
+//! assert_eq!(teaching::ids::method::ELIMINATION.as_str(), "elimination");
+//! ```
+//! ```compile_fail,E0425
+//! assert_eq!(teaching::ids::method::ELIMINTAION.as_str(), "elimination");
+//! ```
+//!
+//! Ids that come in from outside are looked up in the catalogue (`skills::ids`).
 
 use serde::{Serialize, Serializer};
 use std::fmt;
