@@ -78,3 +78,88 @@ fn a_block_is_stored_under_the_name_of_its_kind() {
         assert!(block.claims().room > 0, "{json}");
     }
 }
+
+fn read(json: &str) -> Block {
+    serde_json::from_str(json).expect(json)
+}
+
+/// What may be false on a block, and what may not, is not the same for every kind.
+#[test]
+#[rustfmt::skip]
+fn each_kind_says_what_has_to_be_true_of_it() {
+    for (json, statements) in [
+        (r#"{"kind":"text","text":"$1 + 1 = 2$"}"#,                                   &["$1 + 1 = 2$"][..]),
+        (r#"{"kind":"key_point","point":"$1 + 1 = 2$"}"#,                             &["$1 + 1 = 2$"]),
+        (r#"{"kind":"talk","prompt":"Is it so?","starters":["I think"]}"#,            &["Is it so?", "I think"]),
+        (r#"{"kind":"word","word":"ratio","means":"how many times"}"#,                &["ratio", "how many times"]),
+        (r#"{"kind":"table","heads":["x"],"rows":[["$3$"]]}"#,                        &["x", "$3$"]),
+        (r#"{"kind":"picture","figure":{"kind":"tally","count":7},"caption":"7"}"#,   &["7"]),
+        (r#"{"kind":"image","image":3,"alt":"$1 = 2$","caption":"Bees"}"#,            &["Bees"]),
+        // A question may hold a false claim; its answer may not.
+        (r#"{"kind":"question","prompt":"Is $1 = 2$?","asks":{"by":"open","answer":"No."}}"#, &["No."]),
+        (r#"{"kind":"question","prompt":"$1 = 2$","asks":{"by":"true_or_false","is_true":false,"why":"$1 < 2$"}}"#, &["$1 < 2$"]),
+        (r#"{"kind":"question","prompt":"Which?","asks":{"by":"choice","choices":[{"text":"$1 = 2$","right":false}]}}"#, &[]),
+        // What is none only looks like one.
+        (r#"{"kind":"examples","of":"true claims","fits":["$2 = 2$"],"fits_not":["$1 = 2$"]}"#, &["$2 = 2$"]),
+        (r#"{"kind":"ladder","ladder":7,"title":"Percent"}"#,                         &[]),
+    ] {
+        assert_eq!(read(json).claims().statements, statements, "{json}");
+    }
+}
+
+#[test]
+#[rustfmt::skip]
+fn each_kind_says_whether_it_is_practised_and_in_whose_words() {
+    // practises, the teacher's own words, empty, unseen
+    for (json, expected) in [
+        (r#"{"kind":"text","text":"Today"}"#,                                         (false, true, false, false)),
+        (r#"{"kind":"text","text":" "}"#,                                             (false, true, true, false)),
+        (r#"{"kind":"key_point","point":"Keep both sides equal."}"#,                  (false, true, false, false)),
+        (r#"{"kind":"key_point","point":""}"#,                                        (false, true, true, false)),
+        (r#"{"kind":"talk","prompt":"","starters":[]}"#,                              (false, true, true, false)),
+        (r#"{"kind":"talk","prompt":"","starters":["I think"]}"#,                     (false, true, false, false)),
+        (r#"{"kind":"word","word":"ratio","means":""}"#,                              (false, false, false, false)),
+        (r#"{"kind":"word","word":"","means":""}"#,                                   (false, false, true, false)),
+        (r#"{"kind":"question","prompt":"Why?","asks":{"by":"open","answer":""}}"#,   (true, true, false, false)),
+        (r#"{"kind":"ladder","ladder":7,"title":"Percent"}"#,                         (true, false, false, false)),
+        (r#"{"kind":"link","url":"","text":""}"#,                                     (false, false, true, false)),
+        (r#"{"kind":"image","image":3,"alt":"Bees"}"#,                                (false, false, false, false)),
+        (r#"{"kind":"image","image":3,"alt":" "}"#,                                   (false, false, false, true)),
+    ] {
+        let block = read(json);
+        let claims = block.claims();
+        assert_eq!((claims.practises, claims.own_words, claims.is_empty, claims.is_unseen), expected, "{json}");
+    }
+}
+
+#[test]
+#[rustfmt::skip]
+fn each_kind_is_told_to_those_who_listen_without_the_signs_around_mathematics() {
+    for (json, steps, spoken, answer) in [
+        (r#"{"kind":"text","text":"So $x = 2$."}"#,                                   1, "So x = 2.", ""),
+        (r#"{"kind":"key_point","point":"$a + b = b + a$"}"#,                         1, "Remember: a + b = b + a", ""),
+        (r#"{"kind":"word","word":"ratio","means":"$a$ to $b$"}"#,                    1, "ratio: a to b", ""),
+        (r#"{"kind":"talk","prompt":"Is $x > 2$?","starters":["I think"]}"#,          1, "Is x > 2?", ""),
+        (r#"{"kind":"table","heads":["$x$","$y$"],"rows":[["1","2"]]}"#,              1, "x, y", ""),
+        (r#"{"kind":"link","url":"https://larkmoor.example","text":"our garden"}"#,   1, "our garden", ""),
+        (r#"{"kind":"image","image":3,"alt":"","caption":"Bees"}"#,                   1, "Bees", ""),
+        (r#"{"kind":"examples","of":"primes","fits":["7"],"fits_not":["9"]}"#,        1, "primes", ""),
+        (r#"{"kind":"question","prompt":"Why $2$?","asks":{"by":"open","answer":"As $4 = 2 + 2$."}}"#, 2, "Why 2?", "As 4 = 2 + 2."),
+        (r#"{"kind":"question","prompt":"So?","asks":{"by":"true_or_false","is_true":true,"why":"It is."}}"#, 2, "So?", "It is."),
+        (r#"{"kind":"question","prompt":"Which?","asks":{"by":"choice","choices":[{"text":"$4$","right":true},{"text":"$5$","right":true}]}}"#, 2, "Which?", "4, 5"),
+    ] {
+        let block = read(json);
+        assert_eq!((block.steps(), block.spoken(1).as_str(), block.answer().as_str()), (steps, spoken, answer), "{json}");
+        assert_eq!(block.figures().len(), 0, "{json}");
+        assert!(!block.comes_alone(), "{json}");
+    }
+}
+
+#[test]
+fn a_kind_that_is_none_is_refused() {
+    for json in
+        [r#"{"kind":"poem","text":"Roses"}"#, r#"{"text":"Today"}"#, r#"{"kind":"key_point"}"#]
+    {
+        assert!(serde_json::from_str::<Block>(json).is_err(), "{json}");
+    }
+}
