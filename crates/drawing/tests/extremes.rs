@@ -22,7 +22,7 @@ fn posed() -> BTreeMap<String, Value> {
                 tilt: 2,
                 climb: 2,
                 seed,
-                method: Some(method.into()),
+                method: Some(method),
                 ..LadderOrder::default()
             };
             for rung in Ladder::make(&order).expect("made").rungs {

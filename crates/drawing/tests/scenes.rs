@@ -24,7 +24,7 @@ fn figures() -> &'static [Figure] {
                     tilt: 3,
                     climb: 3,
                     seed,
-                    method: Some(method.into()),
+                    method: Some(method),
                     ..LadderOrder::default()
                 };
                 for rung in Ladder::make(&order).expect("made").rungs {

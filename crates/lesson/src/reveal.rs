@@ -82,8 +82,8 @@ impl Example {
             let broken = self.working.iter().find(|line| line.line.verdict == VerdictWord::Breaks);
             return broken.map(|line| line.says.clone()).unwrap_or_default();
         }
-        let shown = self.working.iter().zip(&reveal.lines).enumerate();
-        let last = shown.filter(|(_, (line, when))| !line.folded && when.appears <= step).last();
+        let mut shown = self.working.iter().zip(&reveal.lines).enumerate();
+        let last = shown.rfind(|(_, (line, when))| !line.folded && when.appears <= step);
         let Some((at, (line, when))) = last else { return String::new() };
         let asked = line.asked.as_ref().filter(|_| step < when.filled);
         let speech = asked.map_or(line.line.speech.as_str(), |asked| asked.speech.as_str());

@@ -204,7 +204,7 @@ fn every_typed_problem_can_be_made_again_by_each_method_and_in_each_detail() {
     for problem in rows::ROWS.iter().filter_map(|row| Some(row.split_once(" => ")?.0)) {
         let example = typed(problem);
         for method in example.methods.clone() {
-            let other = done(&example, &Change::Method { id: method.id.clone() });
+            let other = done(&example, &Change::Method { id: method.id });
             assert_eq!(other.method, method.id, "{problem}");
             for detail in [Detail::WrittenOut, Detail::Brisk, Detail::Usual] {
                 let made = done(&other, &Change::Detail { detail });
@@ -239,7 +239,7 @@ fn a_problem_of_every_skill_and_stage_can_be_drawn_and_varied() {
             let example = Example::of(drawn).unwrap_or_else(|why| panic!("{id}: {}", why.says));
             assert_eq!(example.again().as_ref(), Ok(&example), "{id}");
             for method in &example.methods {
-                let other = done(&example, &Change::Method { id: method.id.clone() });
+                let other = done(&example, &Change::Method { id: method.id });
                 assert_eq!(other.again().as_ref(), Ok(&other), "{id}");
             }
             match change(&example, &Change::Vary { seed: 1 }) {

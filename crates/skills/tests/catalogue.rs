@@ -140,7 +140,7 @@ fn no_working_writes_the_same_line_twice_in_a_row() {
                     tilt: 6,
                     climb: 6,
                     seed,
-                    method: Some(method.id.into()),
+                    method: Some(method.id),
                     ..LadderOrder::default()
                 };
                 for rung in Ladder::make(&order).expect("made").rungs {

@@ -166,6 +166,9 @@ pub struct OnShelf {
     pub skills: Vec<String>,
 }
 
+/// Its id, its lesson, its title, how many rungs, and the skills of them.
+type ShelfRow = (LadderId, LessonId, String, u16, Option<Json<Vec<String>>>);
+
 /// A page of a teacher's ladders that hang on lessons of the shelf and hold all of these words, the newest first.
 ///
 /// # Errors
@@ -184,14 +187,13 @@ pub async fn of_teacher(
                    SELECT 1 FROM JSON_TABLE(?, '$[*]' COLUMNS (word VARCHAR(400) PATH '$')) AS sought
                    WHERE LOCATE(sought.word COLLATE utf8mb4_bin, COALESCE(ladder.words, '')) = 0)
                ORDER BY ladder.id DESC LIMIT ?";
-    let rows: Vec<(LadderId, LessonId, String, u16, Option<Json<Vec<String>>>)> =
-        sqlx::query_as(sql)
-            .bind(owner)
-            .bind(before)
-            .bind(sought(words))
-            .bind(page::MOST + 1)
-            .fetch_all(db)
-            .await?;
+    let rows: Vec<ShelfRow> = sqlx::query_as(sql)
+        .bind(owner)
+        .bind(before)
+        .bind(sought(words))
+        .bind(page::MOST + 1)
+        .fetch_all(db)
+        .await?;
     let entries = rows.into_iter().map(|(id, lesson, title, rungs, skills)| OnShelf {
         id,
         lesson,

@@ -12,11 +12,14 @@ fn slip(id: &str) -> &'static dyn Slip {
     *SLIPS.iter().find(|slip| slip.id().as_str() == id).unwrap_or_else(|| panic!("no slip {id}"))
 }
 
+/// A slip, lines with what it writes below each, and lines in which it cannot be made.
+type Sides = (&'static str, &'static [(&'static str, &'static str)], &'static [&'static str]);
+
 /// What each slip writes below a line, and lines that hold something like it, in which it cannot be made.
 #[test]
 #[rustfmt::skip]
 fn each_slip_from_both_sides() {
-    let rows: &[(&str, &[(&str, &str)], &[&str])] = &[
+    let rows: &[Sides] = &[
         ("second-term-not-multiplied",
             &[("3(x + 4)", "3x + 4"), ("3(2x - 5) = 27", "6x - 5 = 27"), ("-2(x - 3) = 8", "-2x - 3 = 8"), ("5(x + 2) = 3x", "5x + 2 = 3x")],
             &["3x + 4 = 10", "x = 7", "3x(4)"]),

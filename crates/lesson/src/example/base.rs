@@ -43,8 +43,7 @@ impl Base {
         let skill = skills::find(&rung.skill).ok_or_else(|| no("There is no such skill."))?;
         let card = skill.card();
         let fitting = card.methods.iter().filter(|one| skill.working(&posed, one.id).is_some());
-        let methods =
-            fitting.map(|one| MethodChoice { id: one.id.into(), title: one.title.into() });
+        let methods = fitting.map(|one| MethodChoice { id: one.id, title: one.title.into() });
         Ok(Self {
             problem: rung.prompt.clone(),
             title: card.title.into(),
