@@ -1,5 +1,4 @@
 //! A signed-in teacher in front of the server, for tests of the API.
-#![allow(dead_code, reason = "each test program uses its part")]
 
 use axum::Router;
 use axum::body::{Body, to_bytes};

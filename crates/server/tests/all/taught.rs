@@ -1,10 +1,8 @@
 //! What a teacher and a class do over the API: examples that are changed, ladders that are drawn and printed, desks that
 //! are written on.
 
-mod common;
-
+use crate::common::{Teacher, teacher};
 use axum::http::StatusCode;
-use common::{Teacher, teacher};
 use serde_json::{Value, json};
 
 /// A bench on which nothing lies yet.

@@ -1,9 +1,7 @@
 //! What a teacher does with lessons over the API: made, changed, offered, found, copied, taken in, gone back to.
 
-mod common;
-
+use crate::common::teacher;
 use axum::http::StatusCode;
-use common::teacher;
 use serde_json::{Value, json};
 
 #[tokio::test]
@@ -242,7 +240,7 @@ async fn an_image_is_kept_for_its_owner() {
     assert!(kept.contains("<rect") && !kept.contains("script"), "{kept}");
     let (status, says) = teacher.put_in("/api/images", b"no image").await;
     assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY, "{}", String::from_utf8_lossy(&says));
-    let stranger = common::teacher().await;
+    let stranger = crate::common::teacher().await;
     let (status, ..) = stranger.raw("GET", &format!("/api/images/{id}"), None).await;
     assert_eq!(status, StatusCode::NOT_FOUND);
 }
@@ -267,7 +265,7 @@ async fn a_lesson_is_taken_in_from_a_file() {
     let saved = teacher.ask("GET", &format!("{path}/file"), None).await;
     let file = |text: String| json!({"text": text, "grade": 7, "strand": "number", "minutes": 45});
     // Another teacher takes in all of it: the image is theirs then, and so is the ladder.
-    let other = common::teacher().await;
+    let other = crate::common::teacher().await;
     let taken =
         other.ask("POST", "/api/lessons/file", Some(file(saved.to_string()))).await["id"].clone();
     let taken = other.ask("GET", &format!("/api/lessons/{taken}"), None).await["lesson"].clone();

@@ -3,10 +3,8 @@
 //!
 //! [`Failure`]: the schema of that name in the description
 
-mod common;
-
+use crate::common::{Teacher, teacher};
 use axum::http::StatusCode;
-use common::{Teacher, teacher};
 use serde_json::{Value, json};
 
 /// An operation of the API.
@@ -72,7 +70,9 @@ async fn failure(
 #[tokio::test]
 async fn an_address_that_is_none() {
     let teacher = teacher().await;
-    for operation in operations().iter().filter(|one| one.path.contains('{')) {
+    // Who leaves a desk where nobody sits has left it.
+    let is_named = |one: &&Operation| one.path.contains('{') && !one.path.ends_with("/leave");
+    for operation in operations().iter().filter(is_named) {
         for nothing in ["none", "-1", "99999999999999999999999", "%00", "4711"] {
             let path = filled(&operation.path, nothing);
             let body = operation.has_body.then(|| json!({}));

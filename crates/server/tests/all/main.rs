@@ -1,0 +1,7 @@
+//! The API in front of a real database, as one program: it is built once, and its tests run side by side.
+
+mod common;
+mod failures;
+mod guarded;
+mod planned;
+mod taught;

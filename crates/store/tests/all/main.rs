@@ -1,0 +1,6 @@
+//! What is kept in a real database, as one program: it is built once, and its tests run side by side, each in a database of
+//! its own.
+
+mod faults;
+mod kept;
+mod limits;
