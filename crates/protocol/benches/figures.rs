@@ -1,4 +1,4 @@
-//! The figures of speed, as one table: `cargo bench -p teaching --bench figures`.
+//! The figures of speed, as one table: `cargo bench -p protocol --bench figures`.
 //!
 //! It measures on one core the tables of verdicts and of workings that the tests keep (`tests/tables`,
 //! `tests/problems/boards.rs`), which cover every kind of line, and a list of hostile ones. A harness of its own, because the figures asked for are those
