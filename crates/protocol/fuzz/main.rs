@@ -2,8 +2,8 @@
 //! target fails, panics or takes too long:
 //!
 //! ```text
-//! cargo run --release -p teaching --example fuzz -- reading 300
-//! cargo run --release -p teaching --example fuzz -- checking 300 7
+//! cargo run --release -p protocol --example fuzz -- reading 300
+//! cargo run --release -p protocol --example fuzz -- checking 300 7
 //! ```
 //! The numbers are seconds and, if wanted, a seed. What it finds is mended, and goes into `tests/corpus`.
 
