@@ -1,11 +1,11 @@
 //! The program as a process of its own.
 
+use scratch::{Scratch, scratch};
 use std::io::{BufRead, BufReader};
 use std::path::{Path, PathBuf};
 use std::process::{Child, Command, Stdio};
 use store::TeacherId;
 use store::lesson::Place;
-use store::scratch::{Scratch, scratch};
 
 /// The running program. It is killed when this goes.
 pub struct Program {

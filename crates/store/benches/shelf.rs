@@ -6,7 +6,7 @@
 use ::lesson::Lesson;
 use std::time::{Duration, Instant};
 use store::lesson::Place;
-use store::{Db, TeacherId, lesson, scratch, teacher};
+use store::{Db, TeacherId, lesson, teacher};
 use teaching::skill::Strand;
 
 const LESSONS: usize = 5_000;

@@ -13,8 +13,6 @@ pub mod ladder;
 pub mod lesson;
 pub mod page;
 pub mod scenario;
-#[cfg(feature = "scratch")]
-pub mod scratch;
 pub mod session;
 mod summaries;
 pub mod teacher;

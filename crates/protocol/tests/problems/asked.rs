@@ -1,4 +1,4 @@
-//! A row `problem ; options` of the table of workings, as a task of the protocol.
+//! A row `problem ; options` of the tables of answers and of workings, as a task of the protocol.
 
 use protocol::solve::SolveRequest;
 
@@ -11,7 +11,9 @@ pub fn request(asked: &str) -> SolveRequest {
         match option.split_once(' ') {
             Some(("by", method)) => request.method = Some(method.into()),
             Some(("for", letter)) => request.unknown = Some(letter.into()),
-            Some(("assume", line)) => request.assume.push(line.into()),
+            Some(("assume", all)) => {
+                request.assume.extend(all.split('&').map(|one| one.trim().to_owned()))
+            }
             _ if option == "deg" => request.angle = Some("deg".into()),
             _ => request.task = Some(option.into()),
         }

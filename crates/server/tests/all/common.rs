@@ -3,10 +3,10 @@
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
+use scratch::scratch;
 use serde_json::{Value, json};
 use server::{App, password, router};
 use std::path::Path;
-use store::scratch::scratch;
 use tower::ServiceExt;
 
 /// A teacher who is signed in.

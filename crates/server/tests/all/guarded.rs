@@ -3,10 +3,10 @@
 use axum::Router;
 use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
+use scratch::{Scratch, scratch};
 use serde_json::{Value, json};
 use server::{App, BODY_BYTES, openapi_json, password, router};
 use std::path::Path;
-use store::scratch::{Scratch, scratch};
 use tower::ServiceExt;
 
 struct World {

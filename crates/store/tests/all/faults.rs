@@ -7,6 +7,7 @@
 use ::lesson::blocks::{ImageBlock, LadderBlock};
 use desk::{DeskLine, judge};
 use lesson::{Block, Lesson};
+use scratch::{Scratch, scratch};
 use skills::ladder::{Ladder, LadderOrder};
 use sqlx::Row;
 use sqlx::mysql::{MySqlConnectOptions, MySqlPoolOptions};
@@ -15,7 +16,6 @@ use std::str::FromStr;
 use std::sync::Arc;
 use std::sync::atomic::{AtomicUsize, Ordering};
 use store::lesson::{New, NewImage, NewLadder, Place};
-use store::scratch::{Scratch, scratch};
 use store::{Db, LadderId, LessonId, StoreError, TeacherId};
 use teaching::skill::Strand;
 use tokio::io::{AsyncReadExt, AsyncWriteExt};

@@ -8,7 +8,7 @@ use skills::ladder::{Ladder, LadderOrder};
 use store::lesson::{New, NewImage, NewLadder, Place};
 use store::{
     ImageId, LadderId, LessonId, StoreError, TeacherId, bench, desk, image, ladder, lesson, page,
-    scenario, scratch, session, teacher,
+    scenario, session, teacher,
 };
 use teaching::scenario::{OwnScenario as Scenario, OwnThing};
 use teaching::skill::Strand;

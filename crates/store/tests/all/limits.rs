@@ -5,7 +5,7 @@ use ::lesson::Lesson;
 use skills::ladder::{Ladder, LadderOrder};
 use std::collections::BTreeSet;
 use store::lesson::Place;
-use store::{StoreError, desk, ladder, lesson, page, scratch, session, teacher};
+use store::{StoreError, desk, ladder, lesson, page, session, teacher};
 use teaching::skill::Strand;
 
 fn a_ladder() -> Ladder {

@@ -1,7 +1,7 @@
 //! Problems as teachers type them, in mathematics and in words. The answers of the list were reckoned by another program,
 //! with another language's arithmetic.
 
-#[path = "problems/typed.rs"]
+#[path = "../problems/typed.rs"]
 mod rows;
 
 use algebra::Role;

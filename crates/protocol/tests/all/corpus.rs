@@ -1,6 +1,6 @@
 //! Every input that the fuzz targets start from or once failed on, replayed.
 
-#[path = "../fuzz/targets.rs"]
+#[path = "../../fuzz/targets.rs"]
 mod targets;
 
 #[test]

@@ -3,13 +3,10 @@
 //! A row is `problem ; options => line {reason} -> line {reason}`. With `HONEY_LADDER_BLESS=1` the workings of now
 //! are written down, to be read before they are committed.
 
-#[path = "problems/asked.rs"]
-mod asked;
-#[path = "problems/boards.rs"]
+#[path = "../problems/boards.rs"]
 mod rows;
 
-mod blessed;
-
+use crate::{asked, blessed};
 use protocol::solve::answer;
 
 #[test]

@@ -1,9 +1,9 @@
 //! The program as it serves: on a real database, through its own sockets.
 
+use scratch::scratch;
 use std::io::{BufRead, BufReader, Read, Write};
 use std::net::{TcpListener, TcpStream};
 use std::process::{Child, Command, Stdio};
-use store::scratch::scratch;
 
 struct Served {
     child: Child,

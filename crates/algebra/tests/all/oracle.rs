@@ -237,7 +237,7 @@ fn linear() -> impl Strategy<Value = Expr> {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig::with_cases(1_500))]
+    #![proptest_config(crate::cases(1_500))]
 
     #[test]
     fn one_letter(expr in tree(&["x"]), how in any::<u8>()) {

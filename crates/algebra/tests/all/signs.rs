@@ -55,7 +55,7 @@ fn holds((low, high): (f64, f64), x: f64) -> Option<bool> {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig { cases: 600, ..ProptestConfig::default() })]
+    #![proptest_config(crate::cases(600))]
 
     #[test]
     fn what_is_said_of_the_whole_line_is_seen_along_it(

@@ -1,7 +1,7 @@
 //! A database of its own for one test, on the server that `./test` started.
 
-use crate::{Db, StoreError, connect, link};
 use sqlx::Connection;
+use store::{Db, StoreError, connect, link};
 
 /// Where `./test` says its MariaDB is: a URL without a database name.
 pub const SERVER: &str = "HONEY_LADDER_TEST_SERVER";

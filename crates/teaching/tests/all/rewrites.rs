@@ -79,7 +79,7 @@ fn name_of(step: Legal) -> &'static str {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig { cases: 400, ..ProptestConfig::default() })]
+    #![proptest_config(crate::cases(400))]
 
     #[test]
     fn legal_steps_hold_and_are_named(

@@ -53,7 +53,7 @@ fn sign_changes(f: impl Fn(f64) -> f64) -> Vec<f64> {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig { cases: 160, ..ProptestConfig::default() })]
+    #![proptest_config(crate::cases(160))]
 
     #[test]
     fn every_solution_is_one_and_none_is_missing(

@@ -134,7 +134,7 @@ fn line() -> impl Strategy<Value = Line> {
 }
 
 proptest! {
-    #![proptest_config(ProptestConfig { cases: 3_000, ..ProptestConfig::default() })]
+    #![proptest_config(crate::cases(3_000))]
 
     #[test]
     fn what_is_written_plainly_reads_back(line in line()) {

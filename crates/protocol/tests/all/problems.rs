@@ -4,32 +4,13 @@
 //! `for x`, `deg` and `assume ...`. With `HONEY_LADDER_BLESS=1` the answers of now are written down, to be
 //! read line by line before they are committed.
 
-#[path = "problems/solved.rs"]
+#[path = "../problems/solved.rs"]
 mod solved;
 
-mod blessed;
-
+use crate::{asked, blessed};
 use protocol::check::{CheckRequest, answer as check};
 use protocol::solve::{SolveAnswer, SolveRequest, answer};
 use teaching::VerdictWord;
-
-fn request(row: &str) -> SolveRequest {
-    let mut parts: Vec<&str> = row.split(" ;").map(str::trim).collect();
-    let mut request =
-        SolveRequest { problem: parts.remove(0).to_owned(), ..SolveRequest::default() };
-    for option in parts {
-        match option.split_once(' ') {
-            Some(("assume", all)) => {
-                request.assume = all.split('&').map(|one| one.trim().to_owned()).collect();
-            }
-            Some(("for", letter)) => request.unknown = Some(letter.to_owned()),
-            Some(("by", method)) => request.method = Some(method.to_owned()),
-            _ if option == "deg" => request.angle = Some("deg".into()),
-            _ => request.task = Some(option.to_owned()),
-        }
-    }
-    request
-}
 
 fn said(found: &SolveAnswer) -> String {
     match &found.error {
@@ -68,10 +49,10 @@ fn assert_lawful(row: &str, asked: &SolveRequest, found: &SolveAnswer) {
 
 #[test]
 fn every_problem_gets_its_answer() {
-    blessed::check(&[("problems/solved.rs", solved::ROWS)], |asked| {
-        let request = request(asked);
+    blessed::check(&[("problems/solved.rs", solved::ROWS)], |row| {
+        let request = asked::request(row);
         let found = answer(&request);
-        assert_lawful(asked, &request, &found);
+        assert_lawful(row, &request, &found);
         said(&found)
     });
 }

@@ -5,10 +5,10 @@
 //! `HONEY_LADDER_BLESS=1` the test writes down what is said now, to be read line by line before it is
 //! committed.
 
-#[path = "tables/mod.rs"]
+#[path = "../tables/mod.rs"]
 mod all;
-mod blessed;
 
+use crate::blessed;
 use all::TABLES;
 use protocol::check::{CheckAnswer, CheckRequest, answer};
 use std::fmt::Write as _;

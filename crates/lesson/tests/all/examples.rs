@@ -1,6 +1,6 @@
 //! The working bench: what a teacher does with a worked example, and what stays true whatever is done.
 
-#[path = "../../skills/tests/problems/typed.rs"]
+#[path = "../../../skills/tests/problems/typed.rs"]
 mod rows;
 
 use desk::DeskLine;

@@ -1,0 +1,22 @@
+//! The algebra, asked from outside, as one program: by tables, by properties, and against floating point.
+
+mod constants;
+mod crossings;
+mod division;
+mod functions;
+mod oracle;
+mod readings;
+mod rings;
+mod round_trips;
+mod sets;
+mod signs;
+mod systems;
+mod worked_forms;
+
+use proptest::prelude::ProptestConfig;
+
+/// As many cases as `PROPTEST_CASES` says, for a long run, or as many as are usual for the property.
+fn cases(usual: u32) -> ProptestConfig {
+    let asked = std::env::var("PROPTEST_CASES").ok().and_then(|cases| cases.parse().ok());
+    ProptestConfig { cases: asked.unwrap_or(usual), ..ProptestConfig::default() }
+}

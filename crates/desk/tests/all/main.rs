@@ -1,0 +1,5 @@
+//! The Step Desk, as one program: what is answered, what is read, and what a student meets.
+
+mod desk_answers;
+mod desks;
+mod unreadable;

@@ -1,0 +1,4 @@
+//! Figures drawn, as one program: as they come, and at their extremes.
+
+mod extremes;
+mod scenes;

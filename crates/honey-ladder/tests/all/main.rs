@@ -1,0 +1,4 @@
+//! The program itself, started, asked and stopped.
+
+mod command_line;
+mod serving;

@@ -1,0 +1,4 @@
+//! Lessons and benches, as one program.
+
+mod bench;
+mod examples;

@@ -1,0 +1,8 @@
+//! The catalogue of skills, as one program: its workings, its worlds, its pictures and its typed tasks.
+
+mod by_float;
+mod catalogue;
+mod pictured;
+mod typed;
+mod workings;
+mod worlds;
