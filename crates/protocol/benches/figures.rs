@@ -31,43 +31,13 @@ const TIMES: usize = 5;
 /// How many ladders are made.
 const LADDERS: u64 = 21;
 
-struct Question {
-    from: String,
-    to: Option<String>,
-    assume: Vec<String>,
-    unknown: Option<String>,
-    degrees: bool,
-    quantities: bool,
-}
-
-fn questions() -> Vec<Question> {
-    let mut found = Vec::new();
-    for (_, rows) in TABLES {
-        for row in rows.iter().copied() {
-            let asked = row.split_once(" => ").map_or(row, |(asked, _)| asked);
-            let mut parts: Vec<&str> = asked.split(" ;").map(str::trim).collect();
-            let lines = parts.remove(0);
-            let (from, to) = lines.split_once(" -> ").map_or((lines, None), |(a, b)| (a, Some(b)));
-            let after = |name: &str| {
-                parts.iter().find_map(|part| part.strip_prefix(name)).map(str::to_owned)
-            };
-            found.push(Question {
-                from: from.trim().to_owned(),
-                to: to.map(|to| to.trim().to_owned()),
-                assume: after("assume ")
-                    .map(|all| all.split('&').map(|one| one.trim().to_owned()).collect())
-                    .unwrap_or_default(),
-                unknown: after("for "),
-                degrees: parts.contains(&"deg"),
-                quantities: parts.contains(&"quantities"),
-            });
-        }
-    }
-    found
+fn questions() -> Vec<CheckRequest> {
+    let rows = TABLES.iter().flat_map(|(_, rows)| rows.iter().copied());
+    rows.map(|row| asked::pair(row.split_once(" => ").map_or(row, |(asked, _)| asked))).collect()
 }
 
 /// Lines that try to be expensive.
-fn hostile() -> Vec<Question> {
+fn hostile() -> Vec<CheckRequest> {
     let nested = format!("{}x{}", "(".repeat(58), ")".repeat(58));
     let roots = format!("{}x{}", "sqrt(".repeat(50), ")".repeat(50));
     let sum = (1..400).map(|n| format!("x^{}", n % 60)).collect::<Vec<_>>().join("+");
@@ -101,46 +71,36 @@ fn hostile() -> Vec<Question> {
         ("0.12345678901234567890123456789012345678901234567890 x = 1", "x = 8"),
     ]
     .into_iter()
-    .map(|(from, to)| Question {
+    .map(|(from, to)| CheckRequest {
         from: from.to_owned(),
         to: Some(to.to_owned()),
-        assume: Vec::new(),
-        unknown: None,
-        degrees: false,
-        quantities: false,
+        ..CheckRequest::default()
     })
     .collect()
 }
 
 /// Reads both lines and compares them, without naming moves or slips.
-fn check(question: &Question) {
+fn check(question: &CheckRequest) {
     let options = Options { quantities: question.quantities, ..Options::default() };
     let read = |text: &str| read_line_with(text, options).map(|reading| reading.line);
     let Ok(from) = read(&question.from) else { return };
     let Ok(to) = question.to.as_deref().map(read).transpose() else { return };
     let assumed = Assumptions::read(question.assume.iter().map(String::as_str)).unwrap_or_default();
     let setting = Setting { unknown: question.unknown.clone(), assumed };
-    let meant =
-        |line: Line| if question.degrees { algebra::degrees::in_radians(&line) } else { line };
+    let meant = |line: Line| {
+        if question.angle.is_some() { algebra::degrees::in_radians(&line) } else { line }
+    };
     match to {
         Some(to) => drop(black_box(compare_given(&meant(from), &meant(to), &setting))),
         None => drop(black_box(judge_alone_given(&meant(from), &setting))),
     }
 }
 
-fn named(question: &Question) {
-    drop(black_box(answer(&CheckRequest {
-        from: question.from.clone(),
-        to: question.to.clone(),
-        assume: question.assume.clone(),
-        unknown: question.unknown.clone(),
-        angle: question.degrees.then(|| "deg".to_owned()),
-        quantities: question.quantities,
-        ..CheckRequest::default()
-    })));
+fn named(question: &CheckRequest) {
+    drop(black_box(answer(question)));
 }
 
-fn read(question: &Question) {
+fn read(question: &CheckRequest) {
     let options = Options { quantities: question.quantities, ..Options::default() };
     for text in std::iter::once(&question.from).chain(&question.to) {
         drop(black_box(read_line_with(text, options)));
@@ -193,7 +153,7 @@ fn main() {
     let (all, hard) = (questions(), hostile());
     println!("| what | questions | a second | 50th | 99th | worst |");
     println!("|---|---|---|---|---|---|");
-    let lines = |q: &Question| format!("{} -> {}", q.from, q.to.as_deref().unwrap_or_default());
+    let lines = |q: &CheckRequest| format!("{} -> {}", q.from, q.to.as_deref().unwrap_or_default());
     measured("reading both lines", &all, lines, read);
     measured("reading and verdict", &all, lines, check);
     measured("verdict with move and slip named", &all, lines, named);

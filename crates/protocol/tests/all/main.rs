@@ -7,6 +7,7 @@ mod blessed;
 mod boards;
 mod corpus;
 mod problems;
+mod school;
 mod specification;
 mod tables;
 mod verdicts;

@@ -8,9 +8,10 @@
 #[path = "../tables/mod.rs"]
 mod all;
 
+use crate::asked::pair;
 use crate::blessed;
 use all::TABLES;
-use protocol::check::{CheckAnswer, CheckRequest, answer};
+use protocol::check::{CheckAnswer, answer};
 use std::fmt::Write as _;
 
 fn said(found: &CheckAnswer) -> String {
@@ -38,32 +39,9 @@ fn said(found: &CheckAnswer) -> String {
     text
 }
 
-fn request(row: &str) -> CheckRequest {
-    let mut parts: Vec<&str> = row.split(" ;").map(str::trim).collect();
-    let lines = parts.remove(0);
-    let (from, to) = match lines.split_once(" -> ") {
-        Some((from, to)) => (from.trim().to_owned(), Some(to.trim().to_owned())),
-        None => (lines.to_owned(), None),
-    };
-    let mut request = CheckRequest { from, to, ..CheckRequest::default() };
-    for option in parts {
-        match option.split_once(' ') {
-            Some(("assume", all)) => {
-                request.assume = all.split('&').map(|one| one.trim().to_owned()).collect();
-            }
-            Some(("for", letter)) => request.unknown = Some(letter.to_owned()),
-            Some(("form", form)) => request.form = Some(form.to_owned()),
-            _ if option == "deg" => request.angle = Some("deg".into()),
-            _ if option == "quantities" => request.quantities = true,
-            _ => panic!("no option: {option} in {row}"),
-        }
-    }
-    request
-}
-
 #[test]
 fn every_row_gets_its_verdict() {
     let files: Vec<String> = TABLES.iter().map(|(name, _)| format!("tables/{name}.rs")).collect();
     let rows = files.iter().zip(TABLES).map(|(file, (_, rows))| (file.as_str(), *rows));
-    blessed::check(&rows.collect::<Vec<_>>(), |asked| said(&answer(&request(asked))));
+    blessed::check(&rows.collect::<Vec<_>>(), |asked| said(&answer(&pair(asked))));
 }
