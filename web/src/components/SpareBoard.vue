@@ -86,7 +86,7 @@ function verdictAt(at: number): JudgedLine | undefined {
         <span class="said" role="status">
           <template v-if="verdictAt(at) && (at > 0 || verdictAt(at)?.verdict.word === 'cant_read')">
             <verdict-mark :word="verdictAt(at)!.verdict.word" :size="34" bare />
-            <strong>{{ verdictNames[verdictAt(at)!.verdict.word] }}</strong>
+            <strong aria-hidden="true">{{ verdictNames[verdictAt(at)!.verdict.word] }}</strong>
             <span v-if="verdictAt(at)!.verdict.says" class="why"><math-text :text="verdictAt(at)!.verdict.says" /></span>
           </template>
         </span>
