@@ -34,13 +34,13 @@ impl Assumptions {
         let mut found = Self::default();
         for text in texts {
             let trimmed = text.trim();
-            let (letter, word) = trimmed.split_once(' ').unwrap_or(("", trimmed));
+            let whole = [" is an integer", " integer", " whole"]
+                .iter()
+                .find_map(|words| trimmed.strip_suffix(words));
             if trimmed.eq_ignore_ascii_case("positive") {
                 found.all_positive = true;
-            } else if matches!(word.trim(), "integer" | "is an integer" | "whole")
-                && !letter.is_empty()
-            {
-                found.whole.extend(letter.split(',').map(|l| l.trim().to_owned()));
+            } else if let Some(letters) = whole {
+                found.whole.extend(letters.split(',').map(|letter| letter.trim().to_owned()));
             } else {
                 match read_line(trimmed) {
                     Ok(reading) => match reading.line {

@@ -1,13 +1,17 @@
 //! The algebra, asked from outside, as one program: by tables, by properties, and against floating point.
 
+mod assumed;
 mod constants;
 mod crossings;
 mod division;
+mod forms;
 mod functions;
 mod oracle;
+mod quantities;
 mod readings;
 mod rings;
 mod round_trips;
+mod roundings;
 mod sets;
 mod signs;
 mod systems;
