@@ -12,6 +12,10 @@ const router = createRouter({
   routes: [...['shelf', 'lesson', 'ladder', 'bench'].map((name) => ({ path: `/${name}/:id?`, name, component: nowhere })), { path: '/:rest(.*)*', component: nowhere }],
 })
 
+/** Goes to a page, and tells which one is open. */
+export const push = (path: string) => router.push(path)
+export const whereTo = (): string => router.currentRoute.value.path
+
 /** A component with its props, slots and listeners. */
 export function stand(component: Component, props: Record<string, unknown> = {}, slots: Record<string, string> = {}): VueWrapper {
   return mount(component, { props, slots, attachTo: document.body, global: { plugins: [router] } })

@@ -103,11 +103,10 @@ pub async fn save(db: &Db, desk: DeskId, based_on: u32, new: &Written) -> Result
     Err(StoreError::Stale { revision: stands.unwrap_or(0) })
 }
 
-/// A page of the desks at a teacher's ladder, in the order in which students joined. A ladder of somebody else has no
-/// desks.
+/// A page of the desks at a teacher's ladder, in the order in which students joined.
 ///
 /// # Errors
-/// [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
+/// [`StoreError::NotFound`] when the ladder is not theirs, [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
 pub async fn of_ladder(
     db: &Db,
     owner: TeacherId,
@@ -115,15 +114,13 @@ pub async fn of_ladder(
     after: Option<&str>,
 ) -> Result<Page<Desk>, StoreError> {
     let [after] = after.map_or(Ok([0]), numbers)?;
-    let sql = "SELECT desk.id, student FROM desk JOIN ladder ON ladder.id = desk.ladder
-               WHERE desk.ladder = ? AND ladder.owner = ? AND desk.id > ? ORDER BY desk.id LIMIT ?";
-    let names: Vec<(DeskId, String)> = sqlx::query_as(sql)
-        .bind(ladder)
-        .bind(owner)
-        .bind(after)
-        .bind(page::MOST + 1)
-        .fetch_all(db)
-        .await?;
+    let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ?";
+    let found: Option<LadderId> =
+        sqlx::query_scalar(sql).bind(ladder).bind(owner).fetch_optional(db).await?;
+    found.ok_or(StoreError::NotFound)?;
+    let sql = "SELECT id, student FROM desk WHERE ladder = ? AND id > ? ORDER BY id LIMIT ?";
+    let names: Vec<(DeskId, String)> =
+        sqlx::query_as(sql).bind(ladder).bind(after).bind(page::MOST + 1).fetch_all(db).await?;
     let desk = |(id, student)| Desk { id, student, written: Vec::new() };
     let desks: Vec<Desk> = names.into_iter().map(desk).collect();
     let mut page = Page::of(desks, page::MOST, |last| cursor([last.id.0.into()]));

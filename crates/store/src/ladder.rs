@@ -144,8 +144,12 @@ pub struct Hung {
 /// The ladders that hang on a teacher's lesson, in the order in which they were made, without their problems.
 ///
 /// # Errors
-/// The database does not answer.
+/// [`StoreError::NotFound`] when the lesson is not theirs.
 pub async fn hung(db: &Db, owner: TeacherId, lesson: LessonId) -> Result<Vec<Hung>, StoreError> {
+    let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ?";
+    let found: Option<LessonId> =
+        sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(db).await?;
+    found.ok_or(StoreError::NotFound)?;
     let sql =
         "SELECT id, title, link, rungs FROM ladder WHERE lesson = ? AND owner = ? ORDER BY id";
     Ok(sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?)

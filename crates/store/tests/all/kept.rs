@@ -109,7 +109,10 @@ async fn nobody_finds_what_is_not_theirs() {
     );
     assert!(ladder::of_lesson(db, w.other, w.lesson).await.expect("none").is_empty());
     desk::join(db, id, "Hana").await.expect("joined");
-    assert!(desk::of_ladder(db, w.other, id, None).await.expect("none").entries.is_empty());
+    let theirs = desk::of_ladder(db, w.other, id, None).await;
+    assert!(matches!(theirs, Err(StoreError::NotFound)), "{theirs:?}");
+    let theirs = ladder::hung(db, w.other, w.lesson).await;
+    assert!(matches!(theirs, Err(StoreError::NotFound)), "{theirs:?}");
 }
 
 #[tokio::test]

@@ -4,3 +4,4 @@
 mod faults;
 mod kept;
 mod limits;
+mod together;
