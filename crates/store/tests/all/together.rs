@@ -84,7 +84,7 @@ async fn who_saves_what_stands_now_saves_every_time() {
     }
     all.join_all().await;
     let kept = lesson::find(&db, orla, id).await.expect("there");
-    assert_eq!((kept.revision, kept.lesson.minutes), (begun + MANY, 45 + MANY));
+    assert_eq!((kept.revision, u32::from(kept.lesson.minutes)), (begun + MANY, 45 + MANY));
 }
 
 #[tokio::test]
