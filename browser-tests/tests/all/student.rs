@@ -105,7 +105,7 @@ async fn a_line_that_drops_or_adds_a_solution_is_told_so() {
     browser.into_maths("Line 1").await;
     browser.keys("x=5").await;
     browser.until(&format!("{VERDICTS} === 'drops a solution'")).await;
-    browser.see_text("fits the line above, but not this one").await;
+    browser.see_text("One value that fits the line above does not fit this line any more.").await;
     browser.keys("\u{e007}").await; // enter
     browser.into_maths("Line 2").await;
     browser.keys("x^2=25").await;

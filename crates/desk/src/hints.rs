@@ -16,7 +16,7 @@ pub(super) fn broken(
 ) -> Vec<String> {
     let mut found = vec![where_to_look(above, line).to_owned()];
     let evidence =
-        || words::step_says(&compare(above, line, None), unknown, Against::LineAbove).says;
+        || words::step_says(&compare(above, line, None), unknown, Against::LineAbove(above)).says;
     let told = slip.map_or_else(evidence, |slip| slip.to_student().to_owned());
     found.extend((!told.is_empty()).then_some(told));
     found.extend(

@@ -87,8 +87,11 @@ impl Task {
         } else if is_relation {
             // The student's own equation, and the lines below it.
             if let Some(above) = &progress.above {
-                judged.verdict =
-                    words::step_says(&self.compare(above, line), &self.unknown, Against::LineAbove);
+                judged.verdict = words::step_says(
+                    &self.compare(above, line),
+                    &self.unknown,
+                    Against::LineAbove(above),
+                );
             }
             progress.above = Some(line.clone());
         } else {
@@ -202,7 +205,7 @@ impl Task {
             _ => line,
         };
         judged = JudgedLine::of(&line);
-        judged.verdict = words::step_says(&step, &self.unknown, Against::LineAbove);
+        judged.verdict = words::step_says(&step, &self.unknown, Against::LineAbove(&before));
         match step {
             StepVerdict::Equivalent { .. } => {
                 self.follows(&before, &line, &meant, &mut judged, progress);
@@ -272,7 +275,8 @@ impl Task {
             StepVerdict::NotEquivalent(_) if progress.may_have_added => {}
             StepVerdict::NotEquivalent(found) if !self.is_implied(&self.problem, meant) => {
                 let step = StepVerdict::NotEquivalent(found);
-                let says = words::step_says(&step, &self.unknown, Against::Problem).says;
+                let says =
+                    words::step_says(&step, &self.unknown, Against::Problem(&self.problem)).says;
                 judged.verdict = LineVerdict::saying(
                     VerdictWord::Breaks,
                     format!("Fine for some values, but no longer the same as the problem. {says}"),
@@ -354,7 +358,7 @@ impl Task {
     /// A calculation with numbers alone: beside the working, or the problem with a value put in.
     fn calculates(&self, line: &Line, judged: &mut JudgedLine) {
         let alone = judge_alone(line);
-        judged.verdict = words::step_says(&alone, &self.unknown, Against::LineAbove);
+        judged.verdict = words::step_says(&alone, &self.unknown, Against::OtherSide);
         judged.role = Some(Role::Checks);
         if let (StepVerdict::NotEquivalent(_), Some(value)) = (&alone, self.put_in(line)) {
             judged.verdict = LineVerdict::saying(

@@ -3,4 +3,5 @@
 mod class_writes;
 mod desk_answers;
 mod desks;
+mod keeps_the_answer;
 mod unreadable;

@@ -8,7 +8,7 @@ use algebra::round::agreeing_places;
 use algebra::solve::{Solution, Writing};
 use algebra::verdict::Shown;
 use algebra::verdict::{Difference, Reason};
-use algebra::{Condition, Expr, ExprKind, StepVerdict};
+use algebra::{Condition, Expr, ExprKind, Line, Relation, StepVerdict};
 
 /// A condition, as mathematics in a sentence.
 #[must_use]
@@ -34,25 +34,51 @@ pub fn domain(provided: &[Condition]) -> String {
 
 /// What a line was compared with.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
-pub enum Against {
+pub enum Against<'a> {
     /// The line above.
-    LineAbove,
+    LineAbove(&'a Line),
     /// The problem.
-    Problem,
+    Problem(&'a Line),
+    /// Its own other side.
+    OtherSide,
 }
 
-impl Against {
+impl Against<'_> {
     const fn name(self) -> &'static str {
         match self {
-            Self::LineAbove => "the line above",
-            Self::Problem => "the problem",
+            Self::LineAbove(_) => "the line above",
+            Self::Problem(_) => "the problem",
+            Self::OtherSide => "the other side",
         }
+    }
+
+    /// Whether what it comes to, or what fits it, is what somebody is asked for: its value where no letter stands in it,
+    /// and the solutions of an equation. A place where an inequality is true gives nothing away.
+    fn keeps(self) -> bool {
+        match self {
+            Self::OtherSide => true,
+            Self::LineAbove(line) | Self::Problem(line) => match line {
+                Line::Expression(expr) => expr.symbols().is_empty(),
+                _ => !has_order(line),
+            },
+        }
+    }
+}
+
+/// Whether a line says that something is less, greater, or not equal.
+fn has_order(line: &Line) -> bool {
+    match line {
+        Line::Relations { relations, .. } => {
+            relations.iter().any(|sign| !matches!(sign, Relation::Equal | Relation::Approximate))
+        }
+        Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().any(has_order),
+        _ => false,
     }
 }
 
 /// A step verdict as it is shown beside the line.
 #[must_use]
-pub fn step_says(verdict: &StepVerdict, unknown: &str, against: Against) -> LineVerdict {
+pub fn step_says(verdict: &StepVerdict, unknown: &str, against: Against<'_>) -> LineVerdict {
     match verdict {
         StepVerdict::Equivalent { provided } => {
             LineVerdict { domain: domain(provided), ..LineVerdict::plain(VerdictWord::Holds) }
@@ -82,7 +108,7 @@ pub fn values(letter: &str, found: &[Solution]) -> String {
     found.iter().take(4).map(shown).collect::<Vec<_>>().join(" and ")
 }
 
-fn differs(found: &Difference, unknown: &str, against: Against) -> LineVerdict {
+fn differs(found: &Difference, unknown: &str, against: Against<'_>) -> LineVerdict {
     let above = against.name();
     let word = match (found.lost.is_empty(), found.gained.is_empty()) {
         (false, true) => VerdictWord::DropsSolution,
@@ -99,10 +125,16 @@ fn differs(found: &Difference, unknown: &str, against: Against) -> LineVerdict {
         }
         Reason::Rounding => "Look at the last figure again: this is not how it rounds.".into(),
         Reason::NeverDefined => "There is no value for which both of these make sense.".into(),
+        Reason::Link(_) if found.lost.is_empty() && found.gained.is_empty() => {
+            shown_at(found, Against::OtherSide)
+        }
         Reason::Link(_) | Reason::Values => match word {
+            // What was lost is an answer: it is theirs to find.
+            VerdictWord::DropsSolution if found.lost.len() == 1 => {
+                format!("One value that fits {above} does not fit this line any more. Which one?")
+            }
             VerdictWord::DropsSolution => {
-                let (all, fit) = (values(unknown, &found.lost), fits(&found.lost));
-                format!("{all} {fit} {above}, but not this one.")
+                format!("Some values that fit {above} do not fit this line any more. Which ones?")
             }
             VerdictWord::AddsSolution => {
                 let (all, fit) = (values(unknown, &found.gained), fits(&found.gained));
@@ -113,13 +145,14 @@ fn differs(found: &Difference, unknown: &str, against: Against) -> LineVerdict {
                 "Try {}: it fits this line, but not {above}.",
                 values(unknown, &found.gained)
             ),
-            _ => shown_at(found, above),
+            _ => shown_at(found, against),
         },
     };
     LineVerdict::saying(word, says)
 }
 
-fn shown_at(found: &Difference, above: &str) -> String {
+fn shown_at(found: &Difference, against: Against<'_>) -> String {
+    let above = against.name();
     let Some(example) = &found.counterexample else {
         return format!("{} has solutions that this line does not have.", capital(above));
     };
@@ -133,11 +166,14 @@ fn shown_at(found: &Difference, above: &str) -> String {
         .collect();
     let at = places.join(" and ");
     match (&example.left, &example.right) {
-        (Shown::Value(left), Shown::Value(right)) if at.is_empty() => {
-            format!("{} is not the same as {}.{}", math(left), math(right), nearly(left, right))
+        (Shown::Value(left), Shown::Value(right)) if at.is_empty() || against.keeps() => {
+            format!("This is not what {above} comes to.{}", nearly(left, right))
         }
         (Shown::Value(left), Shown::Value(right)) => {
             format!("Try {at}: {above} gives {}, this one {}.", math(left), math(right))
+        }
+        (Shown::Truth(true), _) if against.keeps() => {
+            format!("Something that fits {above} does not fit this line any more.")
         }
         (Shown::Truth(true), _) => {
             format!("Try {at}: {above} is true there, this one is not.")
@@ -184,21 +220,21 @@ mod tests {
             ("3(2x-5) = 27", "6x-5 = 27", VerdictWord::Breaks,
              "Try $x = \\frac{16}{3}$: it fits this line, but not the line above."),
             ("x^2 = 5x", "x = 5", VerdictWord::DropsSolution,
-             "$x = 0$ fits the line above, but not this one."),
+             "One value that fits the line above does not fit this line any more. Which one?"),
             ("x^3 = x", "x = 1", VerdictWord::DropsSolution,
-             "$x = -1$ and $x = 0$ fit the line above, but not this one."),
+             "Some values that fit the line above do not fit this line any more. Which ones?"),
             ("x = 5", "x^2 = 5x", VerdictWord::AddsSolution,
              "$x = 0$ fits this line, but not the line above."),
             ("3x = 12", "x = 4", VerdictWord::Holds, ""),
             ("3.14159", "π", VerdictWord::Breaks,
-             "$3.14159$ is not the same as $\\pi $. With ≈ it holds to $5$ decimal places."),
+             "This is not what the line above comes to. With ≈ it holds to $5$ decimal places."),
             ("2/3", "0.67", VerdictWord::Breaks,
-             "$\\frac{2}{3}$ is not the same as $0.67$. With ≈ it holds to $2$ decimal places."),
+             "This is not what the line above comes to. With ≈ it holds to $2$ decimal places."),
             ("tan x = x", "x = 0", VerdictWord::CantTell,
              "This step goes beyond what can be proved here so far. Carry on."),
         ] {
             let read = |text: &str| algebra::read_line(text).expect(text).line;
-            let found = step_says(&algebra::compare(&read(from), &read(to), None), "x", Against::LineAbove);
+            let found = step_says(&algebra::compare(&read(from), &read(to), None), "x", Against::LineAbove(&read(from)));
             assert_eq!((found.word, found.says.as_str()), (word, says), "{from} -> {to}");
         }
     }
