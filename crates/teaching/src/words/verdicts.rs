@@ -238,4 +238,36 @@ mod tests {
             assert_eq!((found.word, found.says.as_str()), (word, says), "{from} -> {to}");
         }
     }
+
+    /// What is said against another line than the one above, and what a line is told that breaks by itself.
+    #[test]
+    #[rustfmt::skip]
+    fn the_sentence_says_what_it_was_held_against() {
+        let read = |text: &str| algebra::read_line(text).expect(text).line;
+        for (from, to, against_problem, says) in [
+            ("5 × 6",       "31",            false, "This is not what the line above comes to."),
+            ("5 × 6",       "31",            true,  "This is not what the problem comes to."),
+            ("2(x + 1)",    "2x + 1",        true,  "Try $x = 0$: the problem gives $2$, this one $1$."),
+            ("x > 3",       "x > 4",         false, "Try $x = 4$: the line above is true there, this one is not."),
+            ("x > 4",       "x > 3",         false, "Try $x = 4$: this line is true there, the line above is not."),
+            ("3x = 12",     "x = 5",         false, "Try $x = 5$: it fits this line, but not the line above."),
+            ("3x = 12",     "x = 5",         true,  "Try $x = 5$: it fits this line, but not the problem."),
+            ("3x = 12",     "x > 9",         false, "Something that fits the line above does not fit this line any more."),
+            ("3x = 12",     "12",            false, "The line above and this line are of different kinds: one has an equals sign and the other has none. Write the whole equation."),
+            ("√x = 3",      "x = 9 or x = 2",false, "$x = 2$ fits this line, but not the line above."),
+        ] {
+            let (above, line) = (read(from), read(to));
+            let against = if against_problem { Against::Problem(&above) } else { Against::LineAbove(&above) };
+            let found = step_says(&algebra::compare(&above, &line, Some("x")), "x", against);
+            assert_eq!(found.says, says, "{from} -> {to}");
+        }
+        for (line, says) in [
+            ("2 + 2 = 5", "This is not what the other side comes to."),
+            ("6 × 12 = 70", "This is not what the other side comes to."),
+            ("2/3 = 0.67", "This is not what the other side comes to. With ≈ it holds to $2$ decimal places."),
+            ("2/3 ≈ 0.66", "Look at the last figure again: this is not how it rounds."),
+        ] {
+            assert_eq!(step_says(&algebra::judge_alone(&read(line)), "x", Against::OtherSide).says, says, "{line}");
+        }
+    }
 }
