@@ -11,15 +11,7 @@ import { button, push, read, stand, whereTo } from './mounted'
 
 vi.mock('@/api/client', async (original) => ({ ...(await original<object>()), api: (await import('./api')).asked }))
 vi.mock('@/field/keyboard', () => ({ fitKeyboard: () => undefined, setUpKeyboard: () => undefined }))
-vi.mock('@/components/MathInput.vue', () => ({
-  default: {
-    name: 'MathInput',
-    props: ['modelValue', 'label'],
-    emits: ['update:modelValue', 'enter', 'emptyBackspace', 'up', 'down'],
-    methods: { focus: () => undefined, select: () => undefined },
-    template: '<input class="maths" :value="modelValue" :aria-label="label" @input="$emit(\'update:modelValue\', $event.target.value)" @keydown.enter="$emit(\'enter\')" />',
-  },
-}))
+vi.mock('@/components/MathInput.vue', () => import('./math_input'))
 enableAutoUnmount(afterEach)
 beforeEach(async () => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] })

@@ -20,16 +20,7 @@ import { example, lesson, line, slide, text } from './made'
 import { button, read, scene, stand } from './mounted'
 
 vi.mock('@/api/client', async (original) => ({ ...(await original<object>()), api: (await import('./api')).asked }))
-/** A field for mathematics, as far as its screen sees it: a value, and keys that mean something. */
-vi.mock('@/components/MathInput.vue', () => ({
-  default: {
-    name: 'MathInput',
-    props: ['modelValue', 'label'],
-    emits: ['update:modelValue', 'enter', 'emptyBackspace', 'up', 'down'],
-    methods: { focus: () => undefined, select: () => undefined },
-    template: '<input :value="modelValue" :aria-label="label" />',
-  },
-}))
+vi.mock('@/components/MathInput.vue', () => import('./math_input'))
 enableAutoUnmount(afterEach)
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout', 'Date'] })
