@@ -498,6 +498,15 @@ describe('how slides look', () => {
     expect(read(wrapper)).not.toContain('One more')
   })
 
+  it('takes a quantity out by its name, and the others keep their colours', async () => {
+    const meanings = [{ what: 'jars', colour: 'honey' }, { what: 'frames', colour: 'sky' }] as Lesson['meanings']
+    const mine = reactive(lesson([], { meanings }))
+    const wrapper = stand(SlideStyle, { modelValue: mine })
+    await button(wrapper, 'Take out jars').trigger('click')
+    expect(mine.meanings).toEqual([{ what: 'frames', colour: 'sky' }])
+    expect(wrapper.findAll('.sample').map(read)).toEqual(['frames'])
+  })
+
   it('keeps daylight as nothing, so that a lesson without a theme stays one', async () => {
     const mine = reactive(lesson([], { theme: 'dusk' }))
     const wrapper = stand(SlideStyle, { modelValue: mine })
