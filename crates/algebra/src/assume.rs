@@ -34,13 +34,10 @@ impl Assumptions {
         let mut found = Self::default();
         for text in texts {
             let trimmed = text.trim();
-            let whole = [" is an integer", " integer", " whole"]
-                .iter()
-                .find_map(|words| trimmed.strip_suffix(words));
             if trimmed.eq_ignore_ascii_case("positive") {
                 found.all_positive = true;
-            } else if let Some(letters) = whole {
-                found.whole.extend(letters.split(',').map(|letter| letter.trim().to_owned()));
+            } else if let Some(letters) = whole_letters(trimmed) {
+                found.whole.extend(letters);
             } else {
                 match read_line(trimmed) {
                     Ok(reading) => match reading.line {
@@ -164,6 +161,15 @@ impl Assumptions {
         lines.push(line);
         Line::AllOf(lines)
     }
+}
+
+/// The letters of `n integer`, `m, n are integers`; `None` for what says something else.
+fn whole_letters(text: &str) -> Option<Vec<String>> {
+    let endings = [" is an integer", " are integers", " is whole", " integer", " whole"];
+    let letters = endings.iter().find_map(|words| text.strip_suffix(words))?;
+    let letters: Vec<String> = letters.split(',').map(|letter| letter.trim().to_owned()).collect();
+    let is_letter = |name: &String| !name.is_empty() && !name.contains(char::is_whitespace);
+    letters.iter().all(is_letter).then_some(letters)
 }
 
 /// `side` itself when it is the difference that is not negative, or lies above it by a constant that

@@ -28,6 +28,7 @@ fn points_are_admitted_or_not() {
         (&["x > 0"][..],            &["x=1", "x=√2", "x=1/1000", "y=-3"][..],  &["x=0", "x=-1"][..]),
         (&["0 <= x < 360"],         &["x=0", "x=359.9"],                       &["x=360", "x=-1"]),
         (&["n integer"],            &["n=3", "n=-4", "n=0"],                   &["n=1/2", "n=√2"]),
+        (&["m, n are integers"],       &["m=1,n=2"],                              &["m=1,n=1/2"]),
         (&["m, n integer"],         &["m=1,n=2"],                              &["m=1,n=1/2", "m=0.5,n=2"]),
         (&["positive"],             &["x=1,y=2"],                              &["x=1,y=0", "x=-1"]),
         (&["x > 0", "x < y"],       &["x=1,y=2"],                              &["x=2,y=1", "x=0,y=1"]),
@@ -48,7 +49,9 @@ fn points_are_admitted_or_not() {
 
 #[test]
 fn what_is_no_assumption_is_told_by_its_text() {
-    for text in ["x + 1", "integer", "x > ", "))", "", "x = 1 or x = 2"] {
+    for text in
+        ["x + 1", "integer", "x > ", "))", "", "n is integer", ", integer", "x = 1 or x = 2"]
+    {
         let told = Assumptions::read(["y > 0", text]);
         assert_eq!(told.map_err(|(which, _)| which), Err(text), "{text}");
     }

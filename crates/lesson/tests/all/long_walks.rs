@@ -204,7 +204,7 @@ fn stands(plan: &Plan) -> Result<(), TestCaseError> {
 }
 
 proptest! {
-    #![proptest_config(crate::cases(40))]
+    #![proptest_config(ProptestConfig { cases: 40, max_shrink_iters: 400, ..ProptestConfig::default() })]
 
     #[test]
     fn an_example_of_a_typed_problem(at in 0..PROBLEMS.len(), deeds in deeds(12)) {

@@ -56,7 +56,8 @@ impl Against<'_> {
     /// and the solutions of an equation. A place where an inequality is true gives nothing away.
     fn keeps(self) -> bool {
         match self {
-            Self::OtherSide => true,
+            // Somebody wrote both.
+            Self::OtherSide => false,
             Self::LineAbove(line) | Self::Problem(line) => match line {
                 Line::Expression(expr) => expr.symbols().is_empty(),
                 _ => !has_order(line),
@@ -264,6 +265,7 @@ mod tests {
         for (line, says) in [
             ("2 + 2 = 5", "This is not what the other side comes to."),
             ("6 × 12 = 70", "This is not what the other side comes to."),
+            ("3(x + 4) = 3x + 4 = 3x", "Try $x = 0$: the other side gives $12$, this one $4$."),
             ("2/3 = 0.67", "This is not what the other side comes to. With ≈ it holds to $2$ decimal places."),
             ("2/3 ≈ 0.66", "Look at the last figure again: this is not how it rounds."),
         ] {

@@ -2,11 +2,3 @@
 
 mod rewrites;
 mod slips;
-
-use proptest::prelude::ProptestConfig;
-
-/// As many cases as `PROPTEST_CASES` says, for a long run, or as many as are usual for the property.
-fn cases(usual: u32) -> ProptestConfig {
-    let asked = std::env::var("PROPTEST_CASES").ok().and_then(|cases| cases.parse().ok());
-    ProptestConfig { cases: asked.unwrap_or(usual), ..ProptestConfig::default() }
-}

@@ -79,7 +79,7 @@ fn name_of(step: Legal) -> &'static str {
 }
 
 proptest! {
-    #![proptest_config(crate::cases(400))]
+    #![proptest_config(ProptestConfig { cases: 400, ..ProptestConfig::default() })]
 
     #[test]
     fn legal_steps_hold_and_are_named(
