@@ -108,3 +108,18 @@ fn a_sketch_never_passes_over_an_equal_line() {
         assert!(plainly_differ(&read(one), &read(other)), "{one} and {other}");
     }
 }
+
+#[test]
+fn the_whole_letters_are_those_that_are_named() {
+    for (text, letters) in [
+        ("n integer", &["n"][..]),
+        ("n is an integer", &["n"]),
+        ("k is whole", &["k"]),
+        ("m, n are integers", &["m", "n"]),
+        ("m,n integer", &["m", "n"]),
+        (" a , b,c integer ", &["a", "b", "c"]),
+    ] {
+        let found: Vec<String> = assumed(&[text]).whole.into_iter().collect();
+        assert_eq!(found, letters, "{text}");
+    }
+}
