@@ -2,7 +2,7 @@
 
 use algebra::write::{latex_line, mathml_line, speech_line, text_line};
 use algebra::{Line, read_latex, read_line};
-use protocol::check::{CheckRequest, answer};
+use protocol::check::{CheckRequest, Verdict, answer};
 
 /// Reads a line as plain typing and as LaTeX. An error points into the line, and what was read is written back and
 /// reads as the same again.
@@ -56,18 +56,12 @@ pub fn checking(text: &str) -> Result<(), String> {
         answer(&CheckRequest { from: from.into(), to: Some(to.into()), ..CheckRequest::default() })
     };
     let found = ask(from, to);
-    let known =
-        ["equivalent", "not_equivalent", "undecided", "unreadable"].contains(&found.verdict);
-    let proved = (found.certainty == "proved") == (found.verdict != "undecided");
-    if !known || !proved {
-        return Err(format!("{} {}", found.verdict, found.certainty));
-    }
-    if found.verdict == "unreadable" && found.error.is_none() {
+    if found.verdict == Verdict::Unreadable && found.error.is_none() {
         return Err("unreadable without a word".into());
     }
     // The same line is the same line, and two lines agree both ways.
     let same = ask(from, from);
-    if same.verdict == "not_equivalent" && !from.contains('≈') && !from.contains("approx") {
+    if same.verdict == Verdict::NotEquivalent && !from.contains('≈') && !from.contains("approx") {
         return Err("a line is not equivalent to itself".into());
     }
     let back = ask(to, from);
@@ -82,10 +76,10 @@ pub fn checking(text: &str) -> Result<(), String> {
         && !continues
         && one_letter
         && !labelled
-        && opposite.contains(&"equivalent")
-        && opposite.contains(&"not_equivalent")
+        && opposite.contains(&Verdict::Equivalent)
+        && opposite.contains(&Verdict::NotEquivalent)
     {
-        return Err(format!("{} one way, {} the other", found.verdict, back.verdict));
+        return Err(format!("{} one way, {} the other", found.verdict.name(), back.verdict.name()));
     }
     Ok(())
 }

@@ -46,15 +46,63 @@ pub struct CheckRequest {
     pub form: Option<String>,
 }
 
+/// What a second line does to a first.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize)]
+#[serde(rename_all = "snake_case")]
+pub enum Verdict {
+    /// Both lines hold together.
+    Equivalent,
+    /// They do not.
+    NotEquivalent,
+    /// Neither was shown.
+    #[default]
+    Undecided,
+    /// A line could not be read.
+    Unreadable,
+}
+
+impl Verdict {
+    /// How sure such a verdict is: only one that was left open was not proved.
+    #[must_use]
+    pub const fn certainty(self) -> Certainty {
+        match self {
+            Self::Undecided => Certainty::Tested,
+            Self::Equivalent | Self::NotEquivalent | Self::Unreadable => Certainty::Proved,
+        }
+    }
+
+    /// The name in the protocol.
+    #[must_use]
+    pub const fn name(self) -> &'static str {
+        match self {
+            Self::Equivalent => "equivalent",
+            Self::NotEquivalent => "not_equivalent",
+            Self::Undecided => "undecided",
+            Self::Unreadable => "unreadable",
+        }
+    }
+}
+
+/// How sure a verdict is.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, Serialize)]
+#[serde(rename_all = "snake_case")]
+pub enum Certainty {
+    /// Exactly, for all values.
+    Proved,
+    /// At single values.
+    #[default]
+    Tested,
+}
+
 /// The answer to a [`CheckRequest`].
 #[derive(Debug, Clone, Default, PartialEq, Serialize)]
 pub struct CheckAnswer {
     /// As it came in; null for a line that was no question.
     pub id: serde_json::Value,
-    /// `equivalent`, `not_equivalent`, `undecided` or `unreadable`.
-    pub verdict: &'static str,
-    /// `proved` or `tested`.
-    pub certainty: &'static str,
+    /// What the second line does to the first.
+    pub verdict: Verdict,
+    /// How sure that is.
+    pub certainty: Certainty,
     /// Solutions that went missing.
     pub lost: Vec<String>,
     /// Solutions that came in.
@@ -112,16 +160,15 @@ pub struct ErrorText {
 }
 
 impl CheckAnswer {
-    fn new(id: serde_json::Value, verdict: &'static str) -> Self {
-        let certainty = if verdict == "undecided" { "tested" } else { "proved" };
-        Self { id, verdict, certainty, ..Self::default() }
+    fn new(id: serde_json::Value, verdict: Verdict) -> Self {
+        Self { id, verdict, certainty: verdict.certainty(), ..Self::default() }
     }
 
     /// The answer to a line that is no question.
     #[must_use]
     pub fn unreadable(id: serde_json::Value, says: &str) -> Self {
         let error = ErrorText { at: (0, 0), says: says.into(), mend: None };
-        Self { error: Some(error), ..Self::new(id, "unreadable") }
+        Self { error: Some(error), ..Self::new(id, Verdict::Unreadable) }
     }
 }
 
@@ -154,7 +201,10 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
     let (from, to) = match (read(&request.from), request.to.as_deref().map(read).transpose()) {
         (Ok(from), Ok(to)) => (from, to),
         (Err(error), _) | (_, Err(error)) => {
-            return CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") };
+            return CheckAnswer {
+                error: Some(error),
+                ..CheckAnswer::new(id(), Verdict::Unreadable)
+            };
         }
     };
     let form = request.form.as_deref().and_then(Form::named);
@@ -171,7 +221,10 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
                 },
                 |error| unreadable(text, &error),
             );
-            return CheckAnswer { error: Some(error), ..CheckAnswer::new(id(), "unreadable") };
+            return CheckAnswer {
+                error: Some(error),
+                ..CheckAnswer::new(id(), Verdict::Unreadable)
+            };
         }
     };
     let meant = |line: Line| match request.angle.as_deref() {
@@ -195,7 +248,9 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
         Writing::Near { .. } => solution.text(),
     };
     let answer = match verdict {
-        StepVerdict::Tested { .. } | StepVerdict::Undecided => CheckAnswer::new(id(), "undecided"),
+        StepVerdict::Tested { .. } | StepVerdict::Undecided => {
+            CheckAnswer::new(id(), Verdict::Undecided)
+        }
         StepVerdict::Equivalent { provided } => {
             let told =
                 provided.iter().map(|c| if degrees { in_degrees_told(c) } else { c.clone() });
@@ -203,7 +258,7 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
             CheckAnswer {
                 domain: (!domain.is_empty()).then(|| domain.join(", ")),
                 made: to.as_ref().and_then(|to| moves::named(&from, to)).map(|m| plain(&m)),
-                ..CheckAnswer::new(id(), "equivalent")
+                ..CheckAnswer::new(id(), Verdict::Equivalent)
             }
         }
         StepVerdict::NotEquivalent(found) => CheckAnswer {
@@ -216,7 +271,7 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
                 .filter(|_| found.reason != Reason::NeverDefined)
                 .and_then(|to| slip(&from, to)),
             made: to.as_ref().and_then(|to| moves::attempted(&from, to)).map(|m| plain(&m)),
-            ..CheckAnswer::new(id(), "not_equivalent")
+            ..CheckAnswer::new(id(), Verdict::NotEquivalent)
         },
     };
     CheckAnswer { form_ok, ..answer }

@@ -44,7 +44,7 @@ fn assert_lawful(row: &str, asked: &SolveRequest, found: &SolveAnswer) {
         angle: asked.angle.clone(),
         ..CheckRequest::default()
     });
-    assert_eq!(verdict.verdict, "equivalent", "{row}: {} is read back", found.answer);
+    assert_eq!(verdict.verdict.name(), "equivalent", "{row}: {} is read back", found.answer);
 }
 
 #[test]

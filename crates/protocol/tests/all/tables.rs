@@ -15,7 +15,7 @@ use protocol::check::{CheckAnswer, answer};
 use std::fmt::Write as _;
 
 fn said(found: &CheckAnswer) -> String {
-    let mut text = found.verdict.replace('_', " ");
+    let mut text = found.verdict.name().replace('_', " ");
     if let Some(error) = &found.error {
         write!(text, ": {}", error.says).expect("a string takes it");
     }

@@ -1,10 +1,10 @@
 //! The table of verdicts, asked through the command line's protocol: what is said of each pair of lines.
 
-use protocol::check::{CheckAnswer, CheckRequest, answer};
+use protocol::check::{Certainty, CheckAnswer, CheckRequest, Verdict, answer};
 
 /// An answer in one line: the verdict with all that goes with it.
 fn said(found: &CheckAnswer) -> String {
-    let mut text = found.verdict.replace('_', " ");
+    let mut text = found.verdict.name().replace('_', " ");
     if let Some(domain) = &found.domain {
         text += &format!(" where {domain}");
     }
@@ -39,8 +39,8 @@ fn check(rows: &[(&str, &str, &str)]) {
         };
         assert_eq!(now, expected, "{from} -> {to}");
         // Laws that every answer obeys, whatever the lines.
-        let proved = found.verdict != "undecided";
-        assert_eq!(found.certainty == "proved", proved, "{from} -> {to}");
+        let proved = found.verdict != Verdict::Undecided;
+        assert_eq!(found.certainty == Certainty::Proved, proved, "{from} -> {to}");
         let back = answer(&CheckRequest {
             from: to.into(),
             to: Some(from.into()),

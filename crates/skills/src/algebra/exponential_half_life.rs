@@ -60,13 +60,27 @@ impl Skill for HalfLife {
     }
 }
 
-/// What fades: a sentence with `{h}` for the half-life, its unit of time, what is measured and its unit.
-const FADING: &[(&str, &str, &str)] = &[
-    ("The scent of a lure for swarms has a half-life of {h} days.", "days", "mg"),
-    ("A dye that marks queens has a half-life of {h} days in sunlight.", "days", "mg"),
-    ("A medicine against mites has a half-life of {h} hours in the hive.", "hours", "mg"),
-    ("A tracer in the nectar has a half-life of {h} hours.", "hours", "g"),
+/// Something that fades, the unit of its half-life, where that is, and the unit of its amount.
+struct Fading {
+    what: &'static str,
+    time: &'static str,
+    place: &'static str,
+    unit: &'static str,
+}
+
+const FADING: &[Fading] = &[
+    Fading { what: "The scent of a lure for swarms", time: "days", place: "", unit: "mg" },
+    Fading { what: "A dye that marks queens", time: "days", place: " in sunlight", unit: "mg" },
+    Fading { what: "A medicine against mites", time: "hours", place: " in the hive", unit: "mg" },
+    Fading { what: "A tracer in the nectar", time: "hours", place: "", unit: "g" },
 ];
+
+impl Fading {
+    fn told(&self, half_life: i64) -> String {
+        let Self { what, time, place, .. } = self;
+        format!("{what} has a half-life of {half_life} {time}{place}.")
+    }
+}
 
 struct Fade {
     text: String,
@@ -80,19 +94,12 @@ struct Fade {
 
 impl Fade {
     fn drawn(draw: &mut Draw) -> Self {
-        let (text, time, unit) = *draw.one_of(FADING);
+        let fading = draw.one_of(FADING);
+        let Fading { time, unit, .. } = *fading;
         let half_life = draw.between(2, 15);
         let (times, left) = (draw.between(2, 5), draw.between(1, 12));
         let start = left << times;
-        Self {
-            text: text.replace("{h}", &half_life.to_string()),
-            time,
-            unit,
-            half_life,
-            start,
-            times,
-            left,
-        }
+        Self { text: fading.told(half_life), time, unit, half_life, start, times, left }
     }
 
     fn total(&self) -> i64 {
@@ -287,7 +294,8 @@ fn the_half_life(draw: &mut Draw) -> Posed {
 
 /// A time that is no whole number of half-lives.
 fn between_the_steps(draw: &mut Draw) -> Posed {
-    let (text, time, unit) = *draw.one_of(FADING);
+    let fading = draw.one_of(FADING);
+    let Fading { time, unit, .. } = *fading;
     let half_life = draw.between(3, 12);
     let (start, total) = loop {
         let total = draw.between(2, 40);
@@ -298,7 +306,7 @@ fn between_the_steps(draw: &mut Draw) -> Posed {
     let typed = format!("{start} × (1/2)^({total}/{half_life})");
     let answer = nearest(&typed, 1);
     rounded_value(
-        format!("{} There are {start} {unit} at first. How much is left after {total} {time}, to 1 decimal place?", text.replace("{h}", &half_life.to_string())),
+        format!("{} There are {start} {unit} at first. How much is left after {total} {time}, to 1 decimal place?", fading.told(half_life)),
         &typed,
         1,
     )
@@ -323,7 +331,8 @@ fn between_the_steps(draw: &mut Draw) -> Posed {
 
 /// When it has fallen to an amount that no whole number of half-lives leads to.
 fn when(draw: &mut Draw) -> Posed {
-    let (text, time, unit) = *draw.one_of(FADING);
+    let fading = draw.one_of(FADING);
+    let Fading { time, unit, .. } = *fading;
     let half_life = draw.between(3, 12);
     let (start, left) = loop {
         let (start, left) = (draw.between(4, 20) * 10, draw.between(1, 9) * 5);
@@ -338,7 +347,7 @@ fn when(draw: &mut Draw) -> Posed {
     let answer = nearest(&exact, 1);
     let told = |typed: &str| format!("t ≈ {}", nearest(typed, 1));
     rounded_solution(
-        format!("{} When are {left} {unit} left of {start} {unit}? Give the time in {time} to 1 decimal place.", text.replace("{h}", &half_life.to_string())),
+        format!("{} When are {left} {unit} left of {start} {unit}? Give the time in {time} to 1 decimal place.", fading.told(half_life)),
         &equation,
         "t",
         &exact,
@@ -364,8 +373,7 @@ fn when(draw: &mut Draw) -> Posed {
 /// The half-life is read off a curve.
 #[expect(clippy::cast_precision_loss, reason = "numbers of a drawing are small")]
 fn on_a_curve(draw: &mut Draw) -> Posed {
-    let (text, time, unit) = *draw.one_of(FADING);
-    let what = text.split(" has ").next().unwrap_or(text);
+    let Fading { what, time, unit, .. } = *draw.one_of(FADING);
     let (half_life, start) = (draw.between(2, 9), 20 * draw.between(2, 6));
     let until = 4 * half_life;
     let at = |n: i64| {

@@ -54,12 +54,18 @@ impl Skill for Choose {
     }
 }
 
+/// Something that is about one of a unit.
+struct Benchmark {
+    thing: &'static str,
+    says: &'static str,
+}
+
 /// A quantity: its units from small to large, each with something that is about one of them.
 struct Quantity {
     units: [&'static str; 3],
     /// Plural words, as they are said.
     said: [&'static str; 3],
-    benchmarks: [&'static str; 3],
+    benchmarks: [Benchmark; 3],
     /// How many of each unit make one of the next.
     steps: [i64; 2],
 }
@@ -68,9 +74,9 @@ const LENGTH: Quantity = Quantity {
     units: ["mm", "cm", "m"],
     said: ["millimetres", "centimetres", "metres"],
     benchmarks: [
-        "A grain of sugar is about 1 mm.",
-        "A fingernail is about 1 cm wide.",
-        "A big step is about 1 m.",
+        Benchmark { thing: "a grain of sugar", says: "A grain of sugar is about 1 mm." },
+        Benchmark { thing: "a fingernail", says: "A fingernail is about 1 cm wide." },
+        Benchmark { thing: "a big step", says: "A big step is about 1 m." },
     ],
     steps: [10, 100],
 };
@@ -79,9 +85,9 @@ const MASS: Quantity = Quantity {
     units: ["mg", "g", "kg"],
     said: ["milligrams", "grams", "kilograms"],
     benchmarks: [
-        "A grain of pollen mix is about 1 mg.",
-        "A paper clip is about 1 g.",
-        "A litre of water is 1 kg.",
+        Benchmark { thing: "a grain of pollen mix", says: "A grain of pollen mix is about 1 mg." },
+        Benchmark { thing: "a paper clip", says: "A paper clip is about 1 g." },
+        Benchmark { thing: "a litre of water", says: "A litre of water is 1 kg." },
     ],
     steps: [1000, 1000],
 };
@@ -90,16 +96,17 @@ const VOLUME: Quantity = Quantity {
     units: ["mL", "cL", "L"],
     said: ["millilitres", "centilitres", "litres"],
     benchmarks: [
-        "Twenty drops are about 1 mL.",
-        "A tablespoon is about 1 cL.",
-        "A carton of milk is 1 L.",
+        Benchmark { thing: "twenty drops", says: "Twenty drops are about 1 mL." },
+        Benchmark { thing: "a tablespoon", says: "A tablespoon is about 1 cL." },
+        Benchmark { thing: "a carton of milk", says: "A carton of milk is 1 L." },
     ],
     steps: [10, 100],
 };
 
-/// What is measured, its kind, the unit that fits (0 to 2), about how many of it, and the tool.
+/// What of which thing is measured, its kind, the unit that fits (0 to 2), about how many of it, and the tool.
 struct Object {
-    what: &'static str,
+    size: &'static str,
+    thing: &'static str,
     kind: &'static Quantity,
     fits: usize,
     about: i64,
@@ -107,105 +114,161 @@ struct Object {
 }
 
 const OBJECTS: &[Object] = &[
-    Object { what: "the length of a bee", kind: &LENGTH, fits: 0, about: 13, tool: "a ruler" },
-    Object { what: "the width of a wax cell", kind: &LENGTH, fits: 0, about: 5, tool: "a ruler" },
-    Object { what: "the length of a pencil", kind: &LENGTH, fits: 1, about: 17, tool: "a ruler" },
     Object {
-        what: "the height of a honey jar",
+        size: "the length of",
+        thing: "a bee",
+        kind: &LENGTH,
+        fits: 0,
+        about: 13,
+        tool: "a ruler",
+    },
+    Object {
+        size: "the width of",
+        thing: "a wax cell",
+        kind: &LENGTH,
+        fits: 0,
+        about: 5,
+        tool: "a ruler",
+    },
+    Object {
+        size: "the length of",
+        thing: "a pencil",
+        kind: &LENGTH,
+        fits: 1,
+        about: 17,
+        tool: "a ruler",
+    },
+    Object {
+        size: "the height of",
+        thing: "a honey jar",
         kind: &LENGTH,
         fits: 1,
         about: 12,
         tool: "a ruler",
     },
     Object {
-        what: "the width of a hive",
+        size: "the width of",
+        thing: "a hive",
         kind: &LENGTH,
         fits: 1,
         about: 45,
         tool: "a tape measure",
     },
     Object {
-        what: "the length of the garden fence",
+        size: "the length of",
+        thing: "the garden fence",
         kind: &LENGTH,
         fits: 2,
         about: 60,
         tool: "a tape measure",
     },
     Object {
-        what: "the height of the lime tree",
+        size: "the height of",
+        thing: "the lime tree",
         kind: &LENGTH,
         fits: 2,
         about: 18,
         tool: "a tape measure",
     },
     Object {
-        what: "the length of the honey room",
+        size: "the length of",
+        thing: "the honey room",
         kind: &LENGTH,
         fits: 2,
         about: 7,
         tool: "a tape measure",
     },
-    Object { what: "the mass of a bee", kind: &MASS, fits: 0, about: 100, tool: "a letter scale" },
     Object {
-        what: "the mass of a queen cage",
+        size: "the mass of",
+        thing: "a bee",
+        kind: &MASS,
+        fits: 0,
+        about: 100,
+        tool: "a letter scale",
+    },
+    Object {
+        size: "the mass of",
+        thing: "a queen cage",
         kind: &MASS,
         fits: 1,
         about: 12,
         tool: "a letter scale",
     },
     Object {
-        what: "the mass of a full jar of honey",
+        size: "the mass of",
+        thing: "a full jar of honey",
         kind: &MASS,
         fits: 1,
         about: 700,
         tool: "a kitchen scale",
     },
     Object {
-        what: "the mass of a candle",
+        size: "the mass of",
+        thing: "a candle",
         kind: &MASS,
         fits: 1,
         about: 80,
         tool: "a kitchen scale",
     },
     Object {
-        what: "the mass of a full hive",
+        size: "the mass of",
+        thing: "a full hive",
         kind: &MASS,
         fits: 2,
         about: 45,
         tool: "a hive scale",
     },
     Object {
-        what: "the mass of a sack of sugar",
+        size: "the mass of",
+        thing: "a sack of sugar",
         kind: &MASS,
         fits: 2,
         about: 25,
         tool: "a hive scale",
     },
     Object {
-        what: "the dew in one flower cup",
+        size: "the dew in",
+        thing: "one flower cup",
         kind: &VOLUME,
         fits: 0,
         about: 2,
         tool: "a dropper",
     },
     Object {
-        what: "the water in a bee bath",
+        size: "the water in",
+        thing: "a bee bath",
         kind: &VOLUME,
         fits: 2,
         about: 3,
         tool: "a measuring jug",
     },
     Object {
-        what: "the feed in a bucket",
+        size: "the feed in",
+        thing: "a bucket",
         kind: &VOLUME,
         fits: 2,
         about: 8,
         tool: "a measuring jug",
     },
-    Object { what: "the syrup on a spoon", kind: &VOLUME, fits: 0, about: 15, tool: "a dropper" },
+    Object {
+        size: "the syrup on",
+        thing: "a spoon",
+        kind: &VOLUME,
+        fits: 0,
+        about: 15,
+        tool: "a dropper",
+    },
 ];
 
 impl Object {
+    fn what(&self) -> String {
+        format!("{} {}", self.size, self.thing)
+    }
+
+    fn benchmark(&self) -> &'static Benchmark {
+        &self.kind.benchmarks[self.fits]
+    }
+
     /// What shows that the unit fits: there is more than one of it, and a larger one would be a part of one, or a
     /// smaller one would make a large number.
     fn claims(&self) -> Vec<(String, String)> {
@@ -239,16 +302,8 @@ impl Object {
     fn to_scale(&self) -> [(usize, Figure); 1] {
         let unit = self.kind.units[self.fits];
         let mark = |at: f64, label: &str| Mark { at, label: label.into() };
-        let what = self
-            .what
-            .split_once(" of ")
-            .or_else(|| self.what.split_once(" in "))
-            .map_or(self.what, |(_, what)| what);
-        // "A fingernail is about 1 cm wide."
-        let benchmark = self.kind.benchmarks[self.fits];
-        let known = benchmark.split(" is ").next().and_then(|text| text.split(" are ").next());
-        let known = known.unwrap_or_default().to_lowercase();
-        let things = vec![mark(1.0, &known), mark(self.about as f64, what)];
+        let known = self.benchmark().thing;
+        let things = vec![mark(1.0, known), mark(self.about as f64, self.thing)];
         [(1, Figure::ToScale { things, unit: unit.into() })]
     }
 
@@ -262,7 +317,7 @@ fn object(draw: &mut Draw) -> &'static Object {
 }
 
 fn with_claims(lines: Lines, object: &Object) -> Lines {
-    let lines = lines.say(object.kind.benchmarks[object.fits], "A benchmark");
+    let lines = lines.say(object.benchmark().says, "A benchmark");
     object.claims().iter().fold(lines, |lines, (claim, why)| lines.work(claim, why.as_str()))
 }
 
@@ -279,7 +334,7 @@ fn unit(index: usize, draw: &mut Draw) -> Posed {
     let answer = object.kind.said[object.fits];
     let name = scenario::name(draw);
     Posed::shown(
-        format!("{name} measures {}. Which unit fits best?", object.what),
+        format!("{name} measures {}. Which unit fits best?", object.what()),
         answer,
         object.shown(),
     )
@@ -321,7 +376,8 @@ fn sensible(draw: &mut Draw) -> Posed {
     Posed::shown(
         format!(
             "{name} says: “For {} I wrote {} {said}.” Is that silly or sensible?",
-            object.what, object.about
+            object.what(),
+            object.about
         ),
         answer,
         vec![measured(&claim)],
@@ -330,7 +386,7 @@ fn sensible(draw: &mut Draw) -> Posed {
     .way(
         method::BENCHMARKS,
         Lines::measured()
-            .say(object.kind.benchmarks[told], "A benchmark")
+            .say(object.kind.benchmarks[told].says, "A benchmark")
             .work(&claim, why)
             .end(format!("It is {answer}.")),
     )
@@ -349,7 +405,7 @@ fn tool(draw: &mut Draw) -> Posed {
     let same_kind = |tool: &&str| kind(tool).is_some_and(|kind| std::ptr::eq(kind, object.kind));
     let (near, far): (Vec<&str>, Vec<&str>) = tools.iter().partition(|tool| same_kind(tool));
     let mut posed = Posed::shown(
-        format!("{name} measures {}. Which tool does {name} take?", object.what),
+        format!("{name} measures {}. Which tool does {name} take?", object.what()),
         object.tool,
         object.shown(),
     );

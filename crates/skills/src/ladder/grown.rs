@@ -1,5 +1,6 @@
 //! The pictures of a working, line by line.
 
+use algebra::write::text;
 use algebra::{Expr, ExprKind, Function, Line};
 use teaching::figure::Figure;
 use teaching::ids::MethodId;
@@ -46,19 +47,15 @@ pub(super) fn picture(told: &Told, figure: Option<&Figure>, lines: &mut [Working
         last.figure.get_or_insert(figure);
     }
     let Some(Figure::RatioTable { rows, columns }) = figure else { return };
-    let found = lines.iter_mut().rfind(|line| line.carries());
-    let Some((line, (letter, value))) = found.and_then(|line| {
-        let (letter, value) = line.math.split_once(" = ")?;
-        let told = (letter.to_owned(), value.to_owned());
-        Some((line, told))
-    }) else {
-        return;
-    };
+    let Some(at) = lines.iter().rposition(WorkingLine::carries) else { return };
+    let Some(Draft::Line { line: written, .. }) = working.0.get(at) else { return };
+    let Some((letter, value)) = written.as_equation() else { return };
+    let (letter, value) = (text(letter), text(value));
     let filled = |cell: &String| if *cell == letter { value.clone() } else { cell.clone() };
     let filled: Vec<[String; 2]> =
         columns.iter().map(|column| [filled(&column[0]), filled(&column[1])]).collect();
     if filled != *columns {
-        line.figure = Some(Figure::RatioTable { rows: rows.clone(), columns: filled });
+        lines[at].figure = Some(Figure::RatioTable { rows: rows.clone(), columns: filled });
     }
 }
 
