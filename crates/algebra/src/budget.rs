@@ -2,6 +2,7 @@
 
 use crate::ball::Enclosure;
 use crate::normal::Atom;
+use crate::work;
 use std::collections::BTreeMap;
 
 /// Longest line that is read, in UTF-8 bytes. A longer one is unreadable.
@@ -52,6 +53,7 @@ impl Budget {
     /// [`Spent`] when there is not that much left.
     pub fn spend(&mut self, steps: usize) -> Result<(), Spent> {
         let steps = steps as u64;
+        work::spend(steps);
         if steps > self.left {
             self.left = 0;
             return Err(Spent);

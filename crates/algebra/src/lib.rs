@@ -33,6 +33,7 @@ pub mod step;
 mod trial;
 pub mod unit;
 pub mod verdict;
+pub mod work;
 pub mod write;
 
 pub use assume::Assumptions;

@@ -3,6 +3,7 @@
 use crate::budget;
 use crate::normal::{Quotient, Values};
 use crate::number::{Rational, from_int};
+use crate::work::unlimited;
 use std::sync::LazyLock;
 
 /// The first numbers tried: small and easy to check by hand.
@@ -25,7 +26,7 @@ pub(crate) fn trial_points(letters: &[String]) -> impl Iterator<Item = Values> +
     indices(letters.len()).take(budget::POINTS).map(move |at| point(&at))
 }
 
-static TRIALS: LazyLock<Vec<Rational>> = LazyLock::new(|| trial_numbers().collect());
+static TRIALS: LazyLock<Vec<Rational>> = LazyLock::new(|| unlimited(|| trial_numbers().collect()));
 
 /// Tuples of indices of trial numbers: shell `k` holds those whose largest index is `k`.
 fn indices(letters: usize) -> impl Iterator<Item = Vec<usize>> {

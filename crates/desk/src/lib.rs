@@ -11,6 +11,7 @@ pub use keypad::{Keypad, KeypadSize};
 pub use teaching::reading::DeskLine;
 
 use self::task::{Progress, Task};
+use algebra::work::{self, Purse};
 use algebra::write::{latex_line, speech_line, text_line};
 use algebra::{Expr, ExprKind, Line, Options, Role, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
@@ -26,6 +27,9 @@ use utoipa::ToSchema;
 
 /// Most lines on one desk.
 pub const MOST_LINES: usize = 60;
+
+/// What all lines of a desk may cost together, in steps: a second and a half.
+const ALL_LINES: u64 = 6 * work::LINE;
 
 /// A line with what was made of it.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -130,13 +134,22 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
     let mut judged = Vec::new();
     let mut answered = false;
+    let mut purse = Purse::new(work::LINE, ALL_LINES);
     for line in lines.iter().take(MOST_LINES) {
         progress.aside = false;
-        judged.push(if is_words {
-            task.judge_words(line, &rung.answer.value, &mut progress)
-        } else {
-            task.judge(line, &mut progress)
+        let before = progress.clone();
+        let found = purse.pay(|| {
+            if is_words {
+                task.judge_words(line, &rung.answer.value, &mut progress)
+            } else {
+                task.judge(line, &mut progress)
+            }
         });
+        judged.push(found.unwrap_or_else(|work::Stopped| {
+            progress = before;
+            progress.aside = true;
+            JudgedLine::too_large()
+        }));
         // Words and checks may stand below the answer.
         if !progress.aside {
             answered = judged.last().is_some_and(|line| line.answers);
@@ -153,7 +166,7 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let next = match (&progress.above, answered, judged.last()) {
         (_, true, _) => Vec::new(),
         (_, _, Some(last)) if !last.hints.is_empty() => Vec::new(),
-        (Some(above), ..) => hints::next(above, &task.unknown),
+        (Some(above), ..) => purse.pay(|| hints::next(above, &task.unknown)).unwrap_or_default(),
         (None, ..) => Vec::new(),
     };
     Judgement { finished: answered && sound, answered, lines: judged, next }
@@ -215,6 +228,18 @@ impl JudgedLine {
             slip: None,
             hints: Vec::new(),
             answers: false,
+        }
+    }
+
+    /// A line that took too much to be judged: nothing is said of it, and the next ones pass it over.
+    fn too_large() -> Self {
+        let says = "This line is too large to be checked. Try it in smaller steps.";
+        Self {
+            reading: String::new(),
+            plain: String::new(),
+            speech: String::new(),
+            verdict: LineVerdict::saying(VerdictWord::CantTell, says),
+            ..Self::of(&Line::NoSolution)
         }
     }
 

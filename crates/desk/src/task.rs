@@ -32,7 +32,7 @@ pub(super) struct Task {
 }
 
 /// How far the working has come.
-#[derive(Default)]
+#[derive(Default, Clone)]
 pub(super) struct Progress {
     /// The line that the next one is compared with.
     pub above: Option<Line>,

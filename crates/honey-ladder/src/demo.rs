@@ -28,17 +28,31 @@ pub async fn is_there(db: &Db) -> bool {
     store::teacher::by_sign_in(db, SIGN_IN).await.is_ok_and(|teacher| teacher.name == NAME)
 }
 
-/// Loads the demo world when nobody has an account yet.
+/// Under this name it is known how far the demo world has come.
+const SETTING: &str = "demo";
+const BEGUN: &str = "begun";
+const WHOLE: &str = "whole";
+
+/// Loads the demo world when nobody has an account yet. One that was cut off is taken away and loaded anew: nobody has
+/// worked in it, since nothing is served before it is whole.
 ///
 /// # Errors
 /// [`DemoError`] says why it is not whole.
 pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
+    if store::setting::get(db, SETTING).await?.as_deref() == Some(BEGUN) {
+        match store::teacher::by_sign_in(db, SIGN_IN).await {
+            Ok(partial) => store::teacher::remove(db, partial.id).await?,
+            Err(StoreError::NotFound) => {}
+            Err(error) => return Err(error.into()),
+        }
+    }
     if !store::teacher::none_yet(db).await? {
         return Ok(());
     }
     // Everything is made and proved before anything is kept.
     let lessons = lessons::all().map_err(DemoError::Lesson)?;
     let hash = server::password::hash(PASSWORD).map_err(|e| DemoError::Lesson(e.to_string()))?;
+    store::setting::set(db, SETTING, BEGUN).await?;
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
     for demo in lessons {
         let mut new = New::from(demo.lesson);
@@ -55,5 +69,6 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
             students::work(db, hung.id, ladder).await?;
         }
     }
+    store::setting::set(db, SETTING, WHOLE).await?;
     Ok(())
 }

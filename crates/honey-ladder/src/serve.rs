@@ -23,6 +23,15 @@ pub struct Options {
     /// The address to listen at: this machine alone unless another is given.
     #[arg(long, default_value_t = IpAddr::V4(Ipv4Addr::LOCALHOST))]
     address: IpAddr,
+    /// A name by which it is reached, besides numbers and localhost; may be given several times.
+    #[arg(long = "host")]
+    hosts: Vec<String>,
+    /// A proxy that speaks HTTPS stands in front: it says who asks, and cookies go over HTTPS alone.
+    #[arg(long)]
+    behind_proxy: bool,
+    /// Load the demo world into an empty database; by itself only when it is reached from this machine alone.
+    #[arg(long)]
+    demo: bool,
     /// The folder of the built front end.
     #[arg(long, default_value = "web/dist")]
     web: PathBuf,
@@ -47,24 +56,37 @@ async fn serve(options: &Options) -> Result<(), String> {
         ));
     }
     let listener = listen(options).await?;
-    let db = store::connect(&options.database_url).await.map_err(|error| {
+    let no_database = |error: store::StoreError| {
         format!("the database cannot be used: {error}. Look at HONEY_LADDER_DATABASE_URL.")
-    })?;
-    demo::load_when_empty(&db)
-        .await
-        .map_err(|error| format!("the demo world could not be loaded: {error}."))?;
+    };
+    let opening = store::open(&options.database_url).await.map_err(no_database)?;
+    let is_private = options.address.is_loopback() && !options.behind_proxy;
+    if options.demo && !is_private {
+        return Err("the demo account is known to everybody: it is for this machine alone. \
+                    Leave out --demo, or --address and --behind-proxy."
+            .into());
+    }
+    if is_private {
+        demo::load_when_empty(&opening.db)
+            .await
+            .map_err(|error| format!("the demo world could not be loaded: {error}."))?;
+    }
+    let db = opening.done().await.map_err(no_database)?;
     let address = listener.local_addr().map_err(|error| error.to_string())?;
     let stop = Stop::listen().map_err(|error| error.to_string())?;
     println!("Honey Ladder is at http://{address}");
-    if demo::is_there(&db).await {
+    let tells_demo = is_private && demo::is_there(&db).await;
+    if tells_demo {
         println!("Demo sign-in: {} with password {}", demo::SIGN_IN, demo::PASSWORD);
     }
     println!("Stop it with Ctrl-C.");
     let sweeping = tokio::spawn(sweep(db.clone()));
-    let router = server::router(server::App::new(db), &options.web);
-    let served = axum::serve(listener, router).with_graceful_shutdown(stop.told()).await;
+    let (behind_proxy, hosts) = (options.behind_proxy, options.hosts.clone());
+    let site = server::Site { behind_proxy, hosts, tells_demo };
+    let router = server::router(server::App::new(db, site), &options.web);
+    server::serve(listener, router, stop.told()).await;
     sweeping.abort();
-    served.map_err(|error| error.to_string())
+    Ok(())
 }
 
 async fn listen(options: &Options) -> Result<TcpListener, String> {
@@ -95,6 +117,9 @@ async fn sweep(db: store::Db) {
         let now = now.map_or(0, |time| i64::try_from(time.as_secs()).unwrap_or(0));
         if let Err(error) = store::session::sweep(&db, now).await {
             tracing::warn!("ended sessions stay: {error}");
+        }
+        if let Err(error) = store::attempt::sweep(&db, now).await {
+            tracing::warn!("old attempts stay: {error}");
         }
     }
 }

@@ -5,6 +5,7 @@ use algebra::form::Form;
 use algebra::solve::{Solution, Writing};
 use algebra::verdict::Reason;
 use algebra::verdict::Shown;
+use algebra::work::{self, Limit, within};
 use algebra::write::text;
 use algebra::{
     Assumptions, Condition, Counterexample, Expr, Line, Options, ReadError, Reading, Setting,
@@ -193,9 +194,14 @@ pub(crate) fn request<T: DeserializeOwned>(
     })
 }
 
-/// Answers a question.
+/// Answers a question. One that takes too much is left open.
 #[must_use]
 pub fn answer(request: &CheckRequest) -> CheckAnswer {
+    within(Limit::steps(work::LINE), || worked_out(request))
+        .unwrap_or_else(|work::Stopped| CheckAnswer::new(request.id.clone(), Verdict::Undecided))
+}
+
+fn worked_out(request: &CheckRequest) -> CheckAnswer {
     let id = || request.id.clone();
     let read = |text: &str| read(text, request.quantities);
     let (from, to) = match (read(&request.from), request.to.as_deref().map(read).transpose()) {

@@ -1,6 +1,7 @@
 //! One task of the solve protocol and its answer; the command line reads and writes them as JSON.
 
 use crate::check::{ErrorText, request, unreadable};
+use algebra::work::{Limit, within};
 use algebra::{Assumptions, Role};
 use serde::{Deserialize, Serialize};
 use skills::ids::method_named;
@@ -93,6 +94,9 @@ pub fn answer_line(line: &str) -> SolveAnswer {
     }
 }
 
+/// What a task may cost, in steps: about a second.
+const MOST_STEPS: u64 = 4 * algebra::work::LINE;
+
 /// Answers a task.
 #[must_use]
 pub fn answer(request: &SolveRequest) -> SolveAnswer {
@@ -120,7 +124,9 @@ pub fn answer(request: &SolveRequest) -> SolveAnswer {
         degrees: request.angle.as_deref() == Some("deg"),
         quantities: request.quantities,
     };
-    match work(&task) {
+    let found = within(Limit::steps(MOST_STEPS), || work(&task));
+    let Ok(found) = found else { return unanswered("This takes too much to be worked out.") };
+    match found {
         Ok(found) => solved(id, found),
         Err(NotSolved::Because(says)) => unanswered(&says),
         Err(NotSolved::Unreadable(error)) => SolveAnswer {

@@ -231,7 +231,7 @@ fn stretch(text: &str, sign: usize) -> (usize, usize) {
     };
     let mut from = sign;
     while let Some(word) = text[..from].trim_end().rsplit(char::is_whitespace).next() {
-        if word.is_empty() || !word_fits(word) {
+        if word.is_empty() || !word_fits(word) || sign - from > LONGEST {
             break;
         }
         from = text[..from].trim_end().len() - word.len();
@@ -242,7 +242,7 @@ fn stretch(text: &str, sign: usize) -> (usize, usize) {
         let rest = &text[to..];
         let skipped = rest.len() - rest.trim_start().len();
         let word = rest.trim_start().split(char::is_whitespace).next().unwrap_or_default();
-        if word.is_empty() || !word_fits(word) {
+        if word.is_empty() || !word_fits(word) || to - sign > LONGEST {
             break;
         }
         to += skipped + word.len();

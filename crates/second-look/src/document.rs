@@ -19,7 +19,7 @@ use parts::{Part, Parts};
 use passages::{Passage, PassageKind, passages};
 
 /// Longest text that is looked over, in bytes; what stands behind it is not read.
-const LONGEST: usize = 1 << 20;
+pub const LONGEST: usize = 200_000;
 
 /// Everything that is wrong with a text, in the order of its lines.
 #[must_use]

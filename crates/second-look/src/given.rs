@@ -11,11 +11,15 @@ use num_traits::{One, Signed, Zero};
 const FREE: &[i64] =
     &[0, 1, 2, 3, 4, 7, 10, 12, 24, 30, 52, 60, 90, 100, 180, 360, 365, 1000, 3600];
 
+/// A question that gives more numbers than this is a list or a table: any number may come of two of them.
+const MOST_GIVEN: usize = 40;
+
 /// A number of the working that the question does not give, where the question gives one like it that the working
 /// does not use.
 pub(super) fn look(task: &Task) -> Option<Spotted> {
     let given = numbers(&task.prompt.text);
-    if given.is_empty() {
+    // What two numbers come to is worked out for all of them.
+    if given.is_empty() || given.len() > MOST_GIVEN {
         return None;
     }
     let replies: Vec<&Placed> = task.working.iter().collect();

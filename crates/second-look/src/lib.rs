@@ -28,9 +28,10 @@ mod task;
 
 pub use self::ladder::look_at_ladder;
 pub use self::lesson::look;
-pub use document::{lesson_from_text, look_over};
+pub use document::{LONGEST, lesson_from_text, look_over};
 pub use mend::{Look, Named, mended, second_look};
 
+use algebra::work::{self, Limit, within};
 use serde::{Deserialize, Serialize};
 use task::Task;
 use utoipa::ToSchema;
@@ -148,6 +149,11 @@ pub fn look_at_text(text: &str) -> Vec<Finding> {
     if reading::is_in_doubt(text) {
         return Vec::new();
     }
+    // What takes too much cannot be decided, and is no finding.
+    within(Limit::steps(work::LINE), || all_in_text(text)).unwrap_or_default()
+}
+
+fn all_in_text(text: &str) -> Vec<Finding> {
     let mut found = claims::look(text);
     found.extend(sequences::look(text));
     let rounded: Vec<Finding> =
@@ -160,6 +166,10 @@ pub fn look_at_text(text: &str) -> Vec<Finding> {
 
 /// Everything that is wrong with a question, its working and its answer.
 fn look_at_task(task: &Task) -> Vec<Spotted> {
+    within(Limit::steps(2 * work::LINE), || all_in_task(task)).unwrap_or_default()
+}
+
+fn all_in_task(task: &Task) -> Vec<Spotted> {
     let mut found: Vec<Spotted> = Vec::new();
     found.extend(people::look(task));
     let changed = given::look(task);

@@ -1,35 +1,70 @@
 //! What every route may use.
 
 use crate::error::ApiError;
+use crate::session::SignedIn;
+use crate::work::{Asker, Pool};
 use std::sync::Arc;
+use std::time::Duration;
 use store::Db;
-use tokio::sync::Semaphore;
 
 /// Passwords hashed at a time: each takes about 20 MB.
 const HASHES: usize = 2;
 /// Sheets typeset at a time: each keeps one core busy.
 const SHEETS: usize = 2;
+/// Threads that judge, and as many that make what teachers ask for.
+const THREADS: usize = 2;
 
 /// The state of the server: nothing that it cannot build again.
 #[derive(Clone)]
 pub struct App {
     pub(crate) db: Db,
-    pub(crate) hashes: Arc<Semaphore>,
-    pub(crate) sheets: Arc<Semaphore>,
+    pub(crate) pools: Arc<Pools>,
+    pub(crate) site: Arc<Site>,
+}
+
+/// How the site is reached.
+#[derive(Debug, Clone, Default)]
+pub struct Site {
+    /// Whether a proxy that speaks HTTPS stands in front, and says who asks.
+    pub behind_proxy: bool,
+    /// Names of its host, besides numbers and `localhost`.
+    pub hosts: Vec<String>,
+    /// Whether the demo teacher is told on the sign-in screen.
+    pub tells_demo: bool,
+}
+
+/// Where work runs, by its kind: what students wait for never waits for sheets.
+pub(crate) struct Pools {
+    /// Judging what was written.
+    pub judging: Pool,
+    /// Making, drawing and looking over.
+    pub making: Pool,
+    /// Typesetting.
+    pub sheets: Pool,
+    /// Hashing passwords.
+    pub hashes: Pool,
 }
 
 impl App {
     /// A server on this database.
     #[must_use]
-    pub fn new(db: Db) -> Self {
-        let permits = |n| Arc::new(Semaphore::new(n));
-        Self { db, hashes: permits(HASHES), sheets: permits(SHEETS) }
+    pub fn new(db: Db, site: Site) -> Self {
+        let (moment, second) = (Duration::from_millis(40), Duration::from_secs(1));
+        let pools = Pools {
+            judging: Pool::new(THREADS, moment, 3 * second),
+            making: Pool::new(THREADS, 6 * moment, 12 * second),
+            sheets: Pool::whole(SHEETS),
+            hashes: Pool::whole(HASHES),
+        };
+        Self { db, pools: Arc::new(pools), site: Arc::new(site) }
     }
-}
 
-/// Runs work that computes, away from the threads that answer requests.
-pub(crate) async fn compute<T: Send + 'static>(
-    work: impl FnOnce() -> T + Send + 'static,
-) -> Result<T, ApiError> {
-    tokio::task::spawn_blocking(work).await.map_err(|error| ApiError::internal(&error))
+    /// Does for a teacher what takes some computing, away from the threads that answer requests.
+    pub(crate) async fn make<T: Send + 'static>(
+        &self,
+        teacher: SignedIn,
+        work: impl Fn() -> T + Send + Sync + 'static,
+    ) -> Result<T, ApiError> {
+        self.pools.making.run(Asker::teacher(teacher.0), work).await
+    }
 }

@@ -2,6 +2,7 @@
 
 use axum::Json;
 use axum::http::StatusCode;
+use axum::http::header::RETRY_AFTER;
 use axum::response::{IntoResponse, Response};
 use serde::{Deserialize, Serialize};
 use store::StoreError;
@@ -44,6 +45,12 @@ pub enum FailureKind {
     TooLarge,
     /// It took too long.
     TooSlow,
+    /// Too much is asked at once; it is told when to come again.
+    Busy,
+    /// Tried too often.
+    TooOften,
+    /// Somebody has that name already.
+    Taken,
     /// Our own mistake.
     Internal,
 }
@@ -52,7 +59,9 @@ pub enum FailureKind {
 #[derive(Debug)]
 pub struct ApiError {
     status: StatusCode,
-    failure: Failure,
+    failure: Box<Failure>,
+    /// In how many seconds it may be tried again.
+    again: Option<u32>,
 }
 
 impl ApiError {
@@ -65,7 +74,7 @@ impl ApiError {
             place: None,
             revision: None,
         };
-        Self { status, failure }
+        Self { status, failure: Box::new(failure), again: None }
     }
 
     pub(crate) fn bad(says: impl Into<String>) -> Self {
@@ -78,6 +87,24 @@ impl ApiError {
 
     pub(crate) fn not_found(says: &str) -> Self {
         Self::new(StatusCode::NOT_FOUND, FailureKind::NotFound, says)
+    }
+
+    /// Too much is asked at once: the page tries it again by itself after so many seconds.
+    pub(crate) fn busy(seconds: u32) -> Self {
+        let says = "Many are working here just now. This is tried again in a moment.";
+        let busy = Self::new(StatusCode::SERVICE_UNAVAILABLE, FailureKind::Busy, says);
+        Self { again: Some(seconds), ..busy }
+    }
+
+    /// Somebody has that name.
+    pub(crate) fn taken(says: &str) -> Self {
+        Self::new(StatusCode::CONFLICT, FailureKind::Taken, says)
+    }
+
+    /// Tried too often: there is to be a pause of so many seconds.
+    pub(crate) fn too_often(says: impl Into<String>, seconds: u32) -> Self {
+        let refused = Self::new(StatusCode::TOO_MANY_REQUESTS, FailureKind::TooOften, says);
+        Self { again: Some(seconds), ..refused }
     }
 
     pub(crate) fn internal(cause: &dyn std::fmt::Display) -> Self {
@@ -115,6 +142,14 @@ impl ApiError {
     }
 }
 
+/// `a minute`, `12 minutes`.
+fn in_words(seconds: u32) -> String {
+    match seconds.div_ceil(60) {
+        0 | 1 => "a minute".into(),
+        minutes => format!("{minutes} minutes"),
+    }
+}
+
 impl From<StoreError> for ApiError {
     fn from(error: StoreError) -> Self {
         match error {
@@ -128,6 +163,11 @@ impl From<StoreError> for ApiError {
             StoreError::NoSuchPage => {
                 Self::bad("There is no such page of this list. Load it anew.")
             }
+            StoreError::Taken => Self::taken("This name is taken already. Choose another one."),
+            StoreError::TooOften { seconds } => Self::too_often(
+                format!("This was tried too often. Try it again in {}.", in_words(seconds)),
+                seconds,
+            ),
             StoreError::Full => Self::bad("There is no room for one more here."),
             other => Self::internal(&other),
         }
@@ -136,6 +176,10 @@ impl From<StoreError> for ApiError {
 
 impl IntoResponse for ApiError {
     fn into_response(self) -> Response {
-        (self.status, Json(self.failure)).into_response()
+        let answer = (self.status, Json(*self.failure));
+        match self.again {
+            Some(seconds) => ([(RETRY_AFTER, seconds.to_string())], answer).into_response(),
+            None => answer.into_response(),
+        }
     }
 }

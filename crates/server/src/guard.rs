@@ -1,21 +1,28 @@
 //! What stands before every route: no request from another site may change anything, and every answer
 //! carries the headers that keep the page to itself.
 
+use crate::app::Site;
 use crate::error::{ApiError, FailureKind};
-use axum::extract::Request;
+use axum::extract::{Request, State};
 use axum::http::header::{
     CACHE_CONTROL, CONTENT_SECURITY_POLICY, HOST, HeaderName, ORIGIN, REFERRER_POLICY,
-    X_CONTENT_TYPE_OPTIONS,
+    STRICT_TRANSPORT_SECURITY, X_CONTENT_TYPE_OPTIONS,
 };
 use axum::http::{HeaderMap, HeaderValue, Method, StatusCode};
 use axum::middleware::Next;
 use axum::response::{IntoResponse, Response};
 use std::any::Any;
+use std::net::IpAddr;
+use std::sync::Arc;
 use std::time::Duration;
 
 const POLICY: &str = "default-src 'self'; script-src 'self'; style-src 'self'; \
     style-src-attr 'unsafe-inline'; font-src 'self' data:; img-src 'self' data:; \
     object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+/// What a browser offers and the page never asks for.
+const PERMISSIONS: &str = "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), \
+    bluetooth=(), midi=(), accelerometer=(), gyroscope=(), magnetometer=(), display-capture=()";
 
 /// Refuses requests that change something and come from another site's page. The session cookie is
 /// `SameSite=Lax` besides; this also covers what a browser counts as the same site.
@@ -36,6 +43,33 @@ fn is_ours(headers: &HeaderMap) -> bool {
     let text = |name: HeaderName| headers.get(name).and_then(|value| value.to_str().ok());
     let host = text(HOST);
     text(ORIGIN).is_none_or(|origin| origin.split_once("://").map(|(_, from)| from) == host)
+}
+
+/// Refuses what asks for another host: a name that somebody else points here must not open what a browser keeps for
+/// this site.
+pub(crate) async fn known_host(
+    State(site): State<Arc<Site>>,
+    request: Request,
+    next: Next,
+) -> Response {
+    if names_us(request.headers(), &site.hosts) {
+        return next.run(request).await;
+    }
+    let says = "This address is not one of ours. Open Honey Ladder by its own address.";
+    ApiError::new(StatusCode::MISDIRECTED_REQUEST, FailureKind::Bad, says).into_response()
+}
+
+/// Whether the host is a number, this machine, or one of the names that were given.
+fn names_us(headers: &HeaderMap, hosts: &[String]) -> bool {
+    let Some(host) = headers.get(HOST).and_then(|host| host.to_str().ok()) else { return false };
+    let name = match host.rsplit_once(':') {
+        Some((name, port)) if port.bytes().all(|sign| sign.is_ascii_digit()) => name,
+        _ => host,
+    };
+    let number = name.trim_start_matches('[').trim_end_matches(']');
+    number.parse::<IpAddr>().is_ok()
+        || name.eq_ignore_ascii_case("localhost")
+        || hosts.iter().any(|ours| ours.eq_ignore_ascii_case(name))
 }
 
 /// How long a request may take.
@@ -65,25 +99,33 @@ pub(crate) fn fell(cause: Box<dyn Any + Send>) -> Response {
 }
 
 /// Adds the headers.
-pub(crate) async fn headers(request: Request, next: Next) -> Response {
+pub(crate) async fn headers(
+    State(site): State<Arc<Site>>,
+    request: Request,
+    next: Next,
+) -> Response {
     let path = request.uri().path();
-    // Files of the front end carry their content's hash in their name.
-    let cache = if path.starts_with("/assets/") {
-        "public, max-age=31536000, immutable"
-    } else if path.starts_with("/api/images/") {
-        "private, max-age=31536000, immutable"
-    } else if path.starts_with("/api/") {
-        "no-store"
-    } else {
-        "no-cache"
-    };
+    let (is_asset, is_api) = (path.starts_with("/assets/"), path.starts_with("/api/"));
     let mut response = next.run(request).await;
+    let is_there = response.status().is_success() || response.status() == StatusCode::NOT_MODIFIED;
+    // Files of the front end carry their content's hash in their name. What is not there may come.
+    let cache = match () {
+        () if is_asset && is_there => "public, max-age=31536000, immutable",
+        () if is_api || !is_there => "no-store",
+        () => "no-cache",
+    };
     let headers = response.headers_mut();
+    if site.behind_proxy {
+        headers.insert(STRICT_TRANSPORT_SECURITY, HeaderValue::from_static("max-age=31536000"));
+    }
     for (name, value) in [
         (CONTENT_SECURITY_POLICY, POLICY),
         (X_CONTENT_TYPE_OPTIONS, "nosniff"),
         (REFERRER_POLICY, "no-referrer"),
         (CACHE_CONTROL, cache),
+        (HeaderName::from_static("cross-origin-opener-policy"), "same-origin"),
+        (HeaderName::from_static("cross-origin-resource-policy"), "same-origin"),
+        (HeaderName::from_static("permissions-policy"), PERMISSIONS),
     ] {
         headers.insert(name, HeaderValue::from_static(value));
     }

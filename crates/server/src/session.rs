@@ -5,7 +5,8 @@ use crate::app::App;
 use crate::error::ApiError;
 use axum::extract::FromRequestParts;
 use axum::http::request::Parts;
-use std::collections::BTreeMap;
+use serde_json::Value;
+use std::collections::{BTreeMap, HashMap};
 use store::Db;
 use store::{DeskId, TeacherId};
 use time::{Duration, OffsetDateTime};
@@ -18,6 +19,13 @@ const TEACHER: &str = "teacher";
 const DESKS: &str = "desks";
 /// Most desks that one browser remembers: a shared laptop through a year.
 const MOST_DESKS: usize = 60;
+/// How long a session lasts without being used: a teacher's, in days.
+const TEACHER_DAYS: i64 = 14;
+/// And one that knows only desks: from one school year to the next.
+const STUDENT_DAYS: i64 = 200;
+/// In days, how long a browser keeps the cookie; the session itself ends here.
+const COOKIE_DAYS: i64 = 400;
+const DAY: i64 = 86_400;
 
 /// Sessions in the database.
 #[derive(Debug, Clone)]
@@ -35,20 +43,26 @@ impl SessionStore for Sessions {
 
     async fn save(&self, record: &Record) -> Result<()> {
         let data = serde_json::to_string(&record.data).map_err(|e| Error::Encode(e.to_string()))?;
-        let expires_at = record.expiry_date.unix_timestamp();
+        let expires_at = now() + lasts(&record.data);
         let id = record.id.0.to_be_bytes();
         let saved = store::session::save(&self.0, id, &data, expires_at).await;
         saved.map_err(|e| Error::Backend(e.to_string()))
     }
 
     async fn load(&self, id: &Id) -> Result<Option<Record>> {
-        let now = OffsetDateTime::now_utc().unix_timestamp();
+        let now = now();
         let found = store::session::load(&self.0, id.0.to_be_bytes(), now).await;
         let Some((data, expires_at)) = found.map_err(|e| Error::Backend(e.to_string()))? else {
             return Ok(None);
         };
         let decode = |e: &dyn std::fmt::Display| Error::Decode(e.to_string());
         let data = serde_json::from_str(&data).map_err(|e| decode(&e))?;
+        let until = now + lasts(&data);
+        // A session that is used goes on; once a day is enough to say so.
+        if until - expires_at > DAY {
+            let renewed = store::session::renew(&self.0, id.0.to_be_bytes(), until).await;
+            renewed.map_err(|e| Error::Backend(e.to_string()))?;
+        }
         let expiry_date =
             OffsetDateTime::from_unix_timestamp(expires_at).map_err(|e| decode(&e))?;
         Ok(Some(Record { id: *id, data, expiry_date }))
@@ -60,15 +74,25 @@ impl SessionStore for Sessions {
     }
 }
 
+pub(crate) fn now() -> i64 {
+    OffsetDateTime::now_utc().unix_timestamp()
+}
+
+/// How long a session lasts without being used, in seconds.
+fn lasts(data: &HashMap<String, Value>) -> i64 {
+    if data.contains_key(TEACHER) { TEACHER_DAYS * DAY } else { STUDENT_DAYS * DAY }
+}
+
 /// Gives every request its session. A session is kept only once something is in it.
-pub(crate) fn layer(db: Db) -> SessionManagerLayer<Sessions> {
+pub(crate) fn layer(db: Db, is_https: bool) -> SessionManagerLayer<Sessions> {
     SessionManagerLayer::new(Sessions(db))
-        .with_name("honey_ladder")
+        // A browser takes a cookie of the first name from this very host alone.
+        .with_name(if is_https { "__Host-honey_ladder" } else { "honey_ladder" })
         .with_http_only(true)
         .with_same_site(SameSite::Lax)
-        // Served over plain HTTP on loopback; a proxy in front that speaks HTTPS adds the attribute.
-        .with_secure(false)
-        .with_expiry(Expiry::OnInactivity(Duration::days(14)))
+        .with_secure(is_https)
+        .with_path("/")
+        .with_expiry(Expiry::OnInactivity(Duration::days(COOKIE_DAYS)))
 }
 
 fn failed(error: tower_sessions::session::Error) -> ApiError {
@@ -121,10 +145,14 @@ pub(crate) async fn sit_down(
     desk: Option<DeskId>,
 ) -> std::result::Result<(), ApiError> {
     let mut desks: Desks = session.get(DESKS).await.map_err(failed)?.unwrap_or_default();
-    match desk {
+    let before = match desk {
         Some(desk) => desks.insert(link.to_owned(), desk),
         None => desks.remove(link),
     };
+    // Whoever leaves a desk that they did not have needs no session.
+    if before == desk {
+        return Ok(());
+    }
     while desks.len() > MOST_DESKS {
         // The oldest desk has the lowest number.
         let oldest = desks.iter().min_by_key(|(_, id)| **id).map(|(link, _)| link.clone());

@@ -7,6 +7,7 @@ mod words;
 
 use crate::solving::{MethodDoesNotFit, TaskKind, one_unknown};
 use algebra::read::Mend;
+use algebra::work::{self, Limit, within};
 use algebra::write::text_line;
 use algebra::{Line, Role, read_latex, read_line};
 use serde::{Deserialize, Serialize};
@@ -63,11 +64,20 @@ pub struct NoWorking {
 const CAN_DO: &str = "Type an equation such as 3(2x - 5) = 27, an expression such as 3/4 + 1/8, or a task \
                       such as “15% of 60” or “factorise x^2 + 5x + 6”.";
 
+/// What a problem may cost, in steps: about a second.
+const MOST_STEPS: u64 = 4 * work::LINE;
+
 /// The working of what a teacher typed, by `method` or the usual one.
 ///
 /// # Errors
 /// [`NoWorking`] with a sentence that says what to do.
 pub fn work(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
+    let too_large =
+        |work::Stopped| Err(no("This problem is too large to be worked. Type a smaller one."));
+    within(Limit::steps(MOST_STEPS), || found(problem, method)).unwrap_or_else(too_large)
+}
+
+fn found(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
     if let Some(found) = in_words(problem) {
         return Ok(found);
     }

@@ -1,6 +1,6 @@
 -- Texts are utf8mb4; a document is the JSON of a versioned type of `teaching`, beside the columns that are searched.
 
-CREATE TABLE teacher (
+CREATE TABLE IF NOT EXISTS teacher (
   id            BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   sign_in       VARCHAR(64)  NOT NULL UNIQUE,
   name          VARCHAR(120) NOT NULL,
@@ -8,14 +8,14 @@ CREATE TABLE teacher (
   created_at    TIMESTAMP(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
 ) DEFAULT CHARSET = utf8mb4;
 
-CREATE TABLE session (
+CREATE TABLE IF NOT EXISTS session (
   id         BINARY(16)   NOT NULL PRIMARY KEY,
   data       LONGTEXT     NOT NULL,
   expires_at BIGINT       NOT NULL COMMENT 'Unix time in seconds',
   KEY by_expiry (expires_at)
 ) DEFAULT CHARSET = utf8mb4;
 
-CREATE TABLE lesson (
+CREATE TABLE IF NOT EXISTS lesson (
   id         BIGINT UNSIGNED  NOT NULL AUTO_INCREMENT PRIMARY KEY,
   owner      BIGINT UNSIGNED  NOT NULL,
   revision   INT UNSIGNED     NOT NULL DEFAULT 1 COMMENT 'one more at each save',
@@ -30,7 +30,7 @@ CREATE TABLE lesson (
   FOREIGN KEY (owner) REFERENCES teacher (id)
 ) DEFAULT CHARSET = utf8mb4;
 
-CREATE TABLE ladder (
+CREATE TABLE IF NOT EXISTS ladder (
   id         BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   owner      BIGINT UNSIGNED NOT NULL,
   lesson     BIGINT UNSIGNED NOT NULL,
@@ -43,7 +43,7 @@ CREATE TABLE ladder (
   FOREIGN KEY (lesson) REFERENCES lesson (id)
 ) DEFAULT CHARSET = utf8mb4;
 
-CREATE TABLE desk (
+CREATE TABLE IF NOT EXISTS desk (
   id         BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   ladder     BIGINT UNSIGNED NOT NULL,
   student    VARCHAR(40)     NOT NULL,
@@ -52,7 +52,7 @@ CREATE TABLE desk (
   FOREIGN KEY (ladder) REFERENCES ladder (id)
 ) DEFAULT CHARSET = utf8mb4;
 
-CREATE TABLE desk_rung (
+CREATE TABLE IF NOT EXISTS desk_rung (
   desk       BIGINT UNSIGNED   NOT NULL,
   rung       SMALLINT UNSIGNED NOT NULL COMMENT 'from 1',
   revision   INT UNSIGNED      NOT NULL DEFAULT 1 COMMENT 'one more at each save',

@@ -1,5 +1,5 @@
 -- The ladder that is being made for a lesson: one draft for each.
-CREATE TABLE bench (
+CREATE TABLE IF NOT EXISTS bench (
   lesson     BIGINT UNSIGNED NOT NULL PRIMARY KEY,
   revision   INT UNSIGNED    NOT NULL DEFAULT 1 COMMENT 'one more at each save',
   document   JSON            NOT NULL,
@@ -8,4 +8,4 @@ CREATE TABLE bench (
 ) DEFAULT CHARSET = utf8mb4;
 
 -- What a ladder was made of, so that other versions of it can be printed.
-ALTER TABLE ladder ADD COLUMN plan JSON NULL AFTER document;
+ALTER TABLE ladder ADD COLUMN IF NOT EXISTS plan JSON NULL AFTER document;

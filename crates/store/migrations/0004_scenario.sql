@@ -1,5 +1,5 @@
 -- A teacher's own scenarios: where stories come from.
-CREATE TABLE scenario (
+CREATE TABLE IF NOT EXISTS scenario (
   id         BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   owner      BIGINT UNSIGNED NOT NULL,
   revision   INT UNSIGNED    NOT NULL DEFAULT 1 COMMENT 'one more at each save',

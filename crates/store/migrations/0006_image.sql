@@ -1,5 +1,5 @@
 -- Images that teachers put on their slides, as they were made safe.
-CREATE TABLE image (
+CREATE TABLE IF NOT EXISTS image (
   id      BIGINT UNSIGNED NOT NULL AUTO_INCREMENT PRIMARY KEY,
   owner   BIGINT UNSIGNED NOT NULL,
   kind    VARCHAR(4)      NOT NULL COMMENT 'png, jpeg or svg',

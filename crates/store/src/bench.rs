@@ -47,14 +47,19 @@ pub async fn save(
     let found: Option<LessonId> =
         sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(&mut *transaction).await?;
     found.ok_or(StoreError::NotFound)?;
-    let sql = "SELECT revision FROM bench WHERE lesson = ?";
-    let stands: Option<u32> =
-        sqlx::query_scalar(sql).bind(lesson).fetch_optional(&mut *transaction).await?;
-    let stands = stands.unwrap_or(0);
-    if stands != based_on {
-        return Err(StoreError::Stale { revision: stands });
-    }
+    let sql = "SELECT revision, document FROM bench WHERE lesson = ?";
+    let stands: Option<(u32, Json<Plan>)> =
+        sqlx::query_as(sql).bind(lesson).fetch_optional(&mut *transaction).await?;
     let revision = based_on.saturating_add(1);
+    match stands {
+        // The same draft once more: a save whose answer was lost on the way.
+        Some((stands, Json(kept))) if stands == revision && kept == *plan => return Ok(revision),
+        Some((stands, _)) if stands != based_on => {
+            return Err(StoreError::Stale { revision: stands });
+        }
+        None if based_on != 0 => return Err(StoreError::Stale { revision: 0 }),
+        _ => {}
+    }
     let sql = "INSERT INTO bench (lesson, revision, document) VALUES (?, ?, ?)
                ON DUPLICATE KEY UPDATE revision = VALUES(revision), document = VALUES(document)";
     sqlx::query(sql)

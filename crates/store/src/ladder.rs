@@ -208,6 +208,17 @@ pub async fn of_teacher(
     Ok(Page::of(entries.collect(), page::MOST, |last| cursor([last.id.0.into()])))
 }
 
+/// Gives a ladder's Step Desk a new link; the one before opens nothing any more.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when the ladder is not theirs.
+pub async fn renew_link(db: &Db, owner: TeacherId, id: LadderId) -> Result<String, StoreError> {
+    let link = link();
+    let sql = "UPDATE ladder SET link = ? WHERE id = ? AND owner = ?";
+    let done = sqlx::query(sql).bind(&link).bind(id).bind(owner).execute(db).await?;
+    if done.rows_affected() == 1 { Ok(link) } else { Err(StoreError::NotFound) }
+}
+
 /// The ladder whose Step Desk `link` opens.
 ///
 /// # Errors

@@ -4,6 +4,7 @@
 //! transaction, commits once, and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
 //! `teaching`). SQL is a literal with bound values.
 
+pub mod attempt;
 pub mod bench;
 mod database;
 pub mod desk;
@@ -14,9 +15,10 @@ pub mod lesson;
 pub mod page;
 pub mod scenario;
 pub mod session;
+pub mod setting;
 mod summaries;
 pub mod teacher;
 
-pub use database::{Db, StoreError, connect, link};
+pub use database::{Db, Opening, StoreError, connect, link, open};
 pub use id::{DeskId, ImageId, LadderId, LessonId, ScenarioId, TeacherId};
 pub use page::Page;

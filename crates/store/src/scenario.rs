@@ -65,14 +65,18 @@ pub async fn save(
     world: &OwnScenario,
 ) -> Result<u32, StoreError> {
     let mut transaction = db.begin().await?;
-    let sql = "SELECT revision FROM scenario WHERE id = ? AND owner = ? FOR UPDATE";
-    let stands: Option<u32> =
-        sqlx::query_scalar(sql).bind(id).bind(owner).fetch_optional(&mut *transaction).await?;
-    let stands = stands.ok_or(StoreError::NotFound)?;
+    let sql = "SELECT revision, document FROM scenario WHERE id = ? AND owner = ? FOR UPDATE";
+    let stands: Option<(u32, Json<OwnScenario>)> =
+        sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(&mut *transaction).await?;
+    let (stands, Json(kept)) = stands.ok_or(StoreError::NotFound)?;
+    let revision = based_on.saturating_add(1);
+    if stands == revision && kept == *world {
+        // The same scenario once more: a save whose answer was lost on the way.
+        return Ok(revision);
+    }
     if stands != based_on {
         return Err(StoreError::Stale { revision: stands });
     }
-    let revision = based_on.saturating_add(1);
     let sql = "UPDATE scenario SET revision = ?, document = ? WHERE id = ?";
     sqlx::query(sql).bind(revision).bind(Json(world)).bind(id).execute(&mut *transaction).await?;
     transaction.commit().await?;

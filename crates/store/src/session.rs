@@ -25,6 +25,16 @@ pub async fn load(db: &Db, id: SessionId, now: i64) -> Result<Option<(String, i6
     Ok(sqlx::query_as(sql).bind(&id[..]).bind(now).fetch_optional(db).await?)
 }
 
+/// Lets a session that is in use end later.
+///
+/// # Errors
+/// The database does not answer.
+pub async fn renew(db: &Db, id: SessionId, expires_at: i64) -> Result<(), StoreError> {
+    let sql = "UPDATE session SET expires_at = ? WHERE id = ?";
+    sqlx::query(sql).bind(expires_at).bind(&id[..]).execute(db).await?;
+    Ok(())
+}
+
 /// Ends a session.
 ///
 /// # Errors

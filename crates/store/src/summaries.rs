@@ -18,9 +18,14 @@ pub(crate) async fn complete(db: &Db) -> Result<(), StoreError> {
 
 async fn of_lessons(db: &Db) -> Result<usize, StoreError> {
     let sql = "SELECT id, document FROM lesson WHERE words IS NULL LIMIT ?";
-    let rows: Vec<(LessonId, Json<Lesson>)> =
-        sqlx::query_as(sql).bind(AT_A_TIME).fetch_all(db).await?;
-    for (id, Json(lesson)) in &rows {
+    let rows: Vec<(LessonId, String)> = sqlx::query_as(sql).bind(AT_A_TIME).fetch_all(db).await?;
+    for (id, document) in &rows {
+        // One that cannot be read keeps nobody from the others.
+        let Ok(lesson) = serde_json::from_str::<Lesson>(document) else {
+            let sql = "UPDATE lesson SET words = '', updated_at = updated_at WHERE id = ?";
+            sqlx::query(sql).bind(id).execute(db).await?;
+            continue;
+        };
         let checked = lesson.checked();
         // When it was changed stays as it was: nobody changed it.
         let sql = "UPDATE lesson SET minutes = ?, slides = ?, claims = ?, proved = ?, words = ?,
@@ -40,15 +45,20 @@ async fn of_lessons(db: &Db) -> Result<usize, StoreError> {
 
 async fn of_ladders(db: &Db) -> Result<usize, StoreError> {
     let sql = "SELECT id, title, document FROM ladder WHERE words IS NULL LIMIT ?";
-    let rows: Vec<(LadderId, String, Json<Ladder>)> =
+    let rows: Vec<(LadderId, String, String)> =
         sqlx::query_as(sql).bind(AT_A_TIME).fetch_all(db).await?;
-    for (id, title, Json(made)) in &rows {
+    for (id, title, document) in &rows {
+        let Ok(made) = serde_json::from_str::<Ladder>(document) else {
+            let sql = "UPDATE ladder SET words = '' WHERE id = ?";
+            sqlx::query(sql).bind(id).execute(db).await?;
+            continue;
+        };
         let sql =
             "UPDATE ladder SET rungs = ?, skills = ?, words = ? WHERE id = ? AND words IS NULL";
         sqlx::query(sql)
             .bind(small(made.rungs.len(), u16::MAX))
             .bind(Json(made.skills()))
-            .bind(ladder::words(title, made))
+            .bind(ladder::words(title, &made))
             .bind(id)
             .execute(db)
             .await?;

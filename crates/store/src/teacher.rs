@@ -58,6 +58,33 @@ pub async fn none_yet(db: &Db) -> Result<bool, StoreError> {
     Ok(any.is_none())
 }
 
+/// Takes an account away with all that is its own: lessons with their versions, ladders with their desks, drafts,
+/// scenarios and images.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when there is none.
+pub async fn remove(db: &Db, id: TeacherId) -> Result<(), StoreError> {
+    let mut transaction = db.begin().await?;
+    lock(&mut transaction, id).await?;
+    for sql in [
+        "DELETE desk_rung FROM desk_rung JOIN desk ON desk.id = desk_rung.desk
+           JOIN ladder ON ladder.id = desk.ladder WHERE ladder.owner = ?",
+        "DELETE desk FROM desk JOIN ladder ON ladder.id = desk.ladder WHERE ladder.owner = ?",
+        "DELETE FROM ladder WHERE owner = ?",
+        "DELETE bench FROM bench JOIN lesson ON lesson.id = bench.lesson WHERE lesson.owner = ?",
+        "DELETE lesson_version FROM lesson_version JOIN lesson ON lesson.id = lesson_version.lesson
+           WHERE lesson.owner = ?",
+        "DELETE FROM lesson WHERE owner = ?",
+        "DELETE FROM scenario WHERE owner = ?",
+        "DELETE FROM image WHERE owner = ?",
+        "DELETE FROM teacher WHERE id = ?",
+    ] {
+        sqlx::query(sql).bind(id).execute(&mut *transaction).await?;
+    }
+    transaction.commit().await?;
+    Ok(())
+}
+
 /// Keeps others from counting or adding what is this teacher's until the transaction ends.
 pub(crate) async fn lock(
     transaction: &mut Transaction<'_, MySql>,

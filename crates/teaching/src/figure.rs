@@ -1,15 +1,19 @@
 //! Figures as numbers: what a picture shows, to be laid out by `drawing`.
 
+mod limits;
 mod shape;
 
+pub use limits::BadFigure;
 pub use shape::{Circle, Polygon, Segment, Turn};
 
-use serde::{Deserialize, Serialize};
+use serde::{Deserialize, Deserializer, Serialize, Serializer, de};
 use utoipa::ToSchema;
 
 /// A picture, described by what is in it. Labels are plain mathematics, as it could be typed.
+///
+/// One that is read, whether from a request, a file or the database, is within its limits, as [`Figure::check`] knows them.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-#[serde(tag = "kind", rename_all = "snake_case")]
+#[serde(tag = "kind", rename_all = "snake_case", remote = "Self")]
 pub enum Figure {
     /// Two rows whose columns are in one ratio; the missing number is a letter.
     RatioTable {
@@ -277,6 +281,20 @@ pub enum Figure {
         /// From left to right.
         stretches: Vec<Stretch>,
     },
+}
+
+impl Serialize for Figure {
+    fn serialize<S: Serializer>(&self, serializer: S) -> Result<S::Ok, S::Error> {
+        Self::serialize(self, serializer)
+    }
+}
+
+impl<'de> Deserialize<'de> for Figure {
+    fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Self, D::Error> {
+        let figure = Self::deserialize(deserializer)?;
+        figure.check().map_err(de::Error::custom)?;
+        Ok(figure)
+    }
 }
 
 /// What stands in a tree.

@@ -7,6 +7,7 @@
 use super::series::{self, Sum};
 use super::{Enclosure, up};
 use crate::number::Integer;
+use crate::work::unlimited;
 use num_integer::Integer as _;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 use std::sync::LazyLock;
@@ -40,8 +41,8 @@ impl Known {
     }
 }
 
-static PI: Known = Known::new(|| KNOWN_BITS.map(pi_worked_out), pi_worked_out);
-static LN_2: Known = Known::new(|| KNOWN_BITS.map(ln_2_worked_out), ln_2_worked_out);
+static PI: Known = Known::new(|| unlimited(|| KNOWN_BITS.map(pi_worked_out)), pi_worked_out);
+static LN_2: Known = Known::new(|| unlimited(|| KNOWN_BITS.map(ln_2_worked_out)), ln_2_worked_out);
 
 fn pi_worked_out(bits: u32) -> Enclosure {
     let w = bits + GUARD;
@@ -71,7 +72,7 @@ fn arctan_of_place(place: usize, bits: u32) -> Enclosure {
         Enclosure::around(Sum { error: sum.error + width, ..sum }, w).times_int(&2.into()).at(bits)
     }
     static KEPT: LazyLock<[Vec<Enclosure>; 2]> = LazyLock::new(|| {
-        KNOWN_BITS.map(|bits| (0..=PLACES).map(|n| worked_out(n, bits)).collect())
+        unlimited(|| KNOWN_BITS.map(|bits| (0..=PLACES).map(|n| worked_out(n, bits)).collect()))
     });
     match KNOWN_BITS.iter().position(|&known| bits <= known) {
         Some(i) => KEPT[i][place].at(bits),

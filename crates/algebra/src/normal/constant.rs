@@ -9,7 +9,7 @@
 
 use super::{Atom, Kernel, KernelKind, Poly, Quotient};
 use crate::ball::Enclosure;
-use crate::budget::Budget;
+use crate::budget::{Budget, Spent};
 use crate::expr::Constant;
 use crate::number::Rational;
 use num_integer::Integer as _;
@@ -138,7 +138,7 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
     let mut bits = FIRST;
     let mut tried_zero = false;
     while bits <= LAST {
-        spend(poly, bits, budget)?;
+        pay(poly, bits, budget).ok()?;
         let inside = enclose_poly(poly, bits, budget);
         if let Some(sign) = inside.as_ref().and_then(Enclosure::sign).filter(|&s| s != 0) {
             return Some(sign);
@@ -155,7 +155,7 @@ pub fn poly_sign(poly: &Poly, budget: &mut Budget) -> Option<i8> {
     match separation(poly) {
         Some(needed) if needed <= SEPARATION => {
             let bits = u32::try_from(needed).ok()? + 64;
-            spend(poly, bits, budget)?;
+            pay(poly, bits, budget).ok()?;
             enclose_poly(poly, bits, budget)?.sign()
         }
         _ => None,
@@ -172,36 +172,29 @@ fn rational_sign(value: &Rational) -> i8 {
     }
 }
 
-fn spend(poly: &Poly, bits: u32, budget: &mut Budget) -> Option<()> {
-    budget.spend(cost(poly, bits)).ok()
-}
-
-/// What an enclosure costs, in the steps of a budget.
-fn cost(poly: &Poly, bits: u32) -> usize {
+/// Pays for an enclosure, part by part: what a tower of powers would cost is too much to be added up.
+fn pay(poly: &Poly, bits: u32, budget: &mut Budget) -> Result<(), Spent> {
     let words = bits as usize / 64 + 1;
     let product = words * (words + 16) / 16;
-    let one = |kernel: &Kernel| {
-        let inside: usize = match kernel.kind {
-            KernelKind::Algebraic => 0,
-            _ => {
-                let cost = |q: &Quotient| cost(q.numerator(), bits) + cost(q.denominator(), bits);
-                kernel.arguments.iter().map(cost).sum()
+    for kernel in poly.atoms().into_iter().filter_map(Atom::as_kernel) {
+        if kernel.kind != KernelKind::Algebraic {
+            for part in &kernel.arguments {
+                pay(part.numerator(), bits, budget)?;
+                pay(part.denominator(), bits, budget)?;
             }
+        }
+        let products = match kernel.kind {
+            KernelKind::PrimeRoot => 4,
+            KernelKind::Root(index) => 4 + 2 * index as usize,
+            KernelKind::Algebraic => 40 * kernel.arguments.len(),
+            KernelKind::Absolute | KernelKind::Factorial => 1,
+            // Its function is looked at some dozens of times.
+            KernelKind::IsolatedRoot => 20 * bits as usize,
+            _ => bits as usize / 2,
         };
-        inside
-            + product
-                * match kernel.kind {
-                    KernelKind::PrimeRoot => 4,
-                    KernelKind::Root(index) => 4 + 2 * index as usize,
-                    KernelKind::Algebraic => 40 * kernel.arguments.len(),
-                    KernelKind::Absolute | KernelKind::Factorial => 1,
-                    // Its function is looked at some dozens of times.
-                    KernelKind::IsolatedRoot => 20 * bits as usize,
-                    _ => bits as usize / 2,
-                }
-    };
-    let kernels: usize = poly.atoms().into_iter().filter_map(Atom::as_kernel).map(one).sum();
-    kernels + poly.terms().map(|(m, _)| product * (2 + 4 * m.iter().len())).sum::<usize>()
+        budget.spend(product * products)?;
+    }
+    budget.spend(poly.terms().map(|(m, _)| product * (2 + 4 * m.iter().len())).sum())
 }
 
 /// Whether a constant polynomial is proved to be zero.
@@ -224,7 +217,7 @@ fn is_algebraic_zero(poly: &Poly, budget: &mut Budget) -> bool {
     let mut bits = bound + 32;
     // The enclosure may be wider than one unit: a few bits more make up for it.
     for _ in 0..3 {
-        if spend(poly, bits, budget).is_none() {
+        if pay(poly, bits, budget).is_err() {
             return false;
         }
         match enclose_poly(poly, bits, budget) {

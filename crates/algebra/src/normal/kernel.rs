@@ -5,6 +5,7 @@ use super::{Poly, Quotient};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::number::Rational;
 use crate::unit::{Base, Unit};
+use crate::work;
 use ecow::EcoString;
 use smallvec::{SmallVec, smallvec};
 use std::cmp::Ordering;
@@ -31,6 +32,8 @@ pub struct Kernel {
     pub kind: KernelKind,
     /// Its arguments.
     pub arguments: Vec<Quotient>,
+    /// How many kernels it is made of, each counted as often as it stands there: what a walk through it costs.
+    size: usize,
 }
 
 /// The functions that kernels are made of.
@@ -76,7 +79,15 @@ impl Atom {
     /// A kernel.
     #[must_use]
     pub fn kernel(kind: KernelKind, arguments: Vec<Quotient>) -> Self {
-        Self::Kernel(Arc::new(Kernel { kind, arguments }))
+        let size = arguments.iter().map(Quotient::size).fold(1, usize::saturating_add);
+        work::spend(size as u64);
+        Self::Kernel(Arc::new(Kernel { kind, arguments, size }))
+    }
+
+    /// How many kernels it is made of, each counted as often as it stands there.
+    #[must_use]
+    pub fn size(&self) -> usize {
+        self.as_kernel().map_or(0, |kernel| kernel.size)
     }
 
     /// The kernel, if it is one.

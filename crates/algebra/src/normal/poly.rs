@@ -119,6 +119,13 @@ impl Poly {
         self.monomials().flat_map(|m| m.iter().map(|(atom, _)| atom)).collect()
     }
 
+    /// How many kernels it is made of, each counted as often as it stands there.
+    #[must_use]
+    pub fn size(&self) -> usize {
+        let atoms = self.monomials().flat_map(Monomial::iter);
+        atoms.map(|(atom, _)| atom.size()).fold(0, usize::saturating_add)
+    }
+
     /// Whether no letter stands in it, not even inside a kernel.
     #[must_use]
     pub fn is_constant(&self) -> bool {

@@ -107,6 +107,8 @@ impl Normaliser<'_> {
             }
         };
         let one = kernel(KernelKind::Power, vec![base, inside]);
+        // In a tower, each level may double what stands above it.
+        self.budget.spend(one.size())?;
         let raised = one.power(times, self.budget)?;
         let flips = factor.is_negative() && !(times == 1 && factor.numer().abs() != Integer::one());
         if flips { raised.reciprocal().ok_or(NotNormal::Undefined) } else { Ok(raised) }

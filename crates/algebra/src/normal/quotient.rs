@@ -84,6 +84,12 @@ impl Quotient {
         self.numerator.is_zero()
     }
 
+    /// How many kernels it is made of, each counted as often as it stands there.
+    #[must_use]
+    pub fn size(&self) -> usize {
+        self.numerator().size().saturating_add(self.denominator().size())
+    }
+
     /// Every letter in it.
     #[must_use]
     pub fn symbols(&self) -> BTreeSet<String> {

@@ -4,6 +4,7 @@
 //! memory of its own, and becomes a [`BigInt`] when an operation would not fit. There is one way to hold
 //! each value (`Big` never holds what `Small` could), so equality and hashing are those of the parts.
 
+use crate::work;
 use num_bigint::{BigInt, ToBigInt};
 use num_integer::{Integer as IntegerRing, Roots};
 use num_traits::{Num, One, Pow, Signed, ToPrimitive, Zero};
@@ -55,24 +56,32 @@ impl Integer {
         }
     }
 
-    /// The two numbers by `quick` where it can tell, by `exact` otherwise.
+    /// The two numbers by `quick` where it can tell, by `exact` otherwise; that counts as work, by `cost` of their
+    /// lengths in machine words.
     fn joined(
         &self,
         other: &Self,
         quick: impl FnOnce(i128, i128) -> Option<i128>,
         exact: impl FnOnce(&BigInt, &BigInt) -> BigInt,
+        cost: impl FnOnce(u64, u64) -> u64,
     ) -> Self {
         if let (Small(a), Small(b)) = (&self.0, &other.0)
             && let Some(result) = quick(a.get(), b.get())
         {
             return Self::small(result);
         }
+        work::spend(cost(self.length(), other.length()));
         match (&self.0, &other.0) {
             (Big(a), Big(b)) => exact(a, b).into(),
             (Big(a), Small(_)) => exact(a, &other.big()).into(),
             (Small(_), Big(b)) => exact(&self.big(), b).into(),
             (Small(_), Small(_)) => exact(&self.big(), &other.big()).into(),
         }
+    }
+
+    /// Its length in machine words.
+    fn length(&self) -> u64 {
+        self.bits() / 64 + 1
     }
 
     /// How many binary digits its size has; 0 for zero.
@@ -97,6 +106,7 @@ impl Integer {
     /// Its digits in a base from 2 to 36, small letters for ten and more.
     #[must_use]
     pub fn to_str_radix(&self, base: u32) -> String {
+        work::spend(pairs(self.length(), self.length()));
         self.big().to_str_radix(base)
     }
 
@@ -108,7 +118,10 @@ impl Integer {
     pub fn nth_root(&self, index: u32) -> Self {
         match &self.0 {
             Small(n) => Self::small(n.get().nth_root(index)),
-            Big(n) => n.nth_root(index).into(),
+            Big(n) => {
+                work::spend(pairs(self.length(), self.length()).saturating_mul(4));
+                n.nth_root(index).into()
+            }
         }
     }
 }
@@ -147,6 +160,8 @@ impl FromStr for Integer {
     type Err = num_bigint::ParseBigIntError;
 
     fn from_str(digits: &str) -> Result<Self, Self::Err> {
+        let length = digits.len() as u64 / 19;
+        work::spend(pairs(length, length));
         BigInt::from_str(digits).map(Self::from)
     }
 }
@@ -155,7 +170,10 @@ impl fmt::Display for Integer {
     fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
         match &self.0 {
             Small(n) => fmt::Display::fmt(&n.get(), f),
-            Big(n) => fmt::Display::fmt(n, f),
+            Big(n) => {
+                work::spend(pairs(self.length(), self.length()));
+                fmt::Display::fmt(n, f)
+            }
         }
     }
 }
@@ -210,13 +228,23 @@ fn remaining(a: i128, b: i128) -> Option<i128> {
     }
 }
 
+/// What adding costs: each word once.
+const fn each(a: u64, b: u64) -> u64 {
+    1 + (a + b) / 64
+}
+
+/// What multiplying and dividing cost: each word with each.
+const fn pairs(a: u64, b: u64) -> u64 {
+    1 + a.saturating_mul(b) / 64
+}
+
 /// The operators between two whole numbers, borrowed or not, and with a machine number on the right.
 macro_rules! operator {
-    ($trait:ident $method:ident, $assign:ident $assign_method:ident, $quick:expr, $exact:expr) => {
+    ($trait:ident $method:ident, $assign:ident $assign_method:ident, $quick:expr, $exact:expr, $cost:expr) => {
         impl $trait<&Integer> for &Integer {
             type Output = Integer;
             fn $method(self, other: &Integer) -> Integer {
-                self.joined(other, $quick, $exact)
+                self.joined(other, $quick, $exact, $cost)
             }
         }
         impl $trait for Integer {
@@ -270,11 +298,11 @@ macro_rules! operator {
     )*};
 }
 
-operator!(Add add, AddAssign add_assign, i128::checked_add, |a, b| a + b);
-operator!(Sub sub, SubAssign sub_assign, i128::checked_sub, |a, b| a - b);
-operator!(Mul mul, MulAssign mul_assign, multiplied, |a, b| a * b);
-operator!(Div div, DivAssign div_assign, divided, |a, b| a / b);
-operator!(Rem rem, RemAssign rem_assign, remaining, |a, b| a % b);
+operator!(Add add, AddAssign add_assign, i128::checked_add, |a, b| a + b, each);
+operator!(Sub sub, SubAssign sub_assign, i128::checked_sub, |a, b| a - b, each);
+operator!(Mul mul, MulAssign mul_assign, multiplied, |a, b| a * b, pairs);
+operator!(Div div, DivAssign div_assign, divided, |a, b| a / b, pairs);
+operator!(Rem rem, RemAssign rem_assign, remaining, |a, b| a % b, pairs);
 
 impl Neg for &Integer {
     type Output = Integer;
@@ -307,6 +335,7 @@ impl Shl<u32> for &Integer {
         {
             return Integer::small(n.get().checked_shl(by).unwrap_or(0));
         }
+        work::spend(1 + (self.bits() + u64::from(by)) / 4_096);
         (self.big() << by).into()
     }
 }
@@ -407,6 +436,8 @@ impl Pow<u32> for &Integer {
         {
             return Integer::small(power);
         }
+        let length = (self.bits() / 64 + 1).saturating_mul(exponent.into());
+        work::spend(pairs(length, length) / 4 + 1);
         Pow::pow(self.big(), exponent).into()
     }
 }
@@ -443,7 +474,7 @@ impl IntegerRing for Integer {
             let rest = a - quotient * b;
             Some(if rest != 0 && (rest < 0) != (b < 0) { quotient - 1 } else { quotient })
         };
-        self.joined(other, quick, IntegerRing::div_floor)
+        self.joined(other, quick, IntegerRing::div_floor, pairs)
     }
 
     fn mod_floor(&self, other: &Self) -> Self {
@@ -451,7 +482,7 @@ impl IntegerRing for Integer {
             let rest = remaining(a, b)?;
             Some(if rest != 0 && (rest < 0) != (b < 0) { rest + b } else { rest })
         };
-        self.joined(other, quick, IntegerRing::mod_floor)
+        self.joined(other, quick, IntegerRing::mod_floor, pairs)
     }
 
     fn gcd(&self, other: &Self) -> Self {
@@ -472,7 +503,7 @@ impl IntegerRing for Integer {
                 _ => i128::try_from(IntegerRing::gcd(&a, &b)).ok(),
             }
         };
-        self.joined(other, quick, IntegerRing::gcd)
+        self.joined(other, quick, IntegerRing::gcd, |a, b| pairs(a, b).saturating_mul(8))
     }
 
     fn lcm(&self, other: &Self) -> Self {

@@ -1,4 +1,5 @@
 //! Figures drawn, as one program: as they come, and at their extremes.
 
 mod extremes;
+mod hostile;
 mod scenes;

@@ -253,3 +253,10 @@ fn the_file_that_stands_alone_is_whole() {
         assert!(file.contains(&format!("<title>{}</title>", scene.describes)));
     }
 }
+
+#[test]
+fn every_picture_of_a_skill_is_within_its_limits() {
+    for figure in figures() {
+        assert_eq!(figure.check(), Ok(()), "{figure:?}");
+    }
+}

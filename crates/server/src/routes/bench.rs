@@ -1,6 +1,6 @@
 //! The ladder bench: a ladder while it is being made.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
 use crate::routes::ladders::RungView;
@@ -120,7 +120,7 @@ async fn open_bench(
         },
         |kept| (kept.revision, kept.plan),
     );
-    let made = compute(move || made(plan)).await??;
+    let made = app.make(teacher, move || made(plan.clone())).await??;
     Ok(Json(BenchView { revision, made }))
 }
 
@@ -139,7 +139,8 @@ async fn save_bench(
         return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
     }
     // What cannot be made is not kept either.
-    let plan = compute(move || plan.made().map(|_| plan)).await??;
+    let made = move || plan.made().map(|_| plan.clone());
+    let plan = app.make(teacher, made).await??;
     let revision = store::bench::save(&app.db, teacher.0, lesson, based_on, &plan).await?;
     Ok(Json(Kept { revision }))
 }
@@ -148,8 +149,10 @@ async fn save_bench(
 #[utoipa::path(post, path = "/api/bench/change", request_body = AskedChange,
     responses((status = 200, body = BenchMade), (status = "default", body = Failure)))]
 async fn change_bench(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(asked): Body<AskedChange>,
 ) -> Result<Json<BenchMade>, ApiError> {
-    Ok(Json(compute(move || change(&asked.plan, &asked.change).and_then(made)).await??))
+    let made = move || change(&asked.plan, &asked.change).and_then(made);
+    Ok(Json(app.make(teacher, made).await??))
 }

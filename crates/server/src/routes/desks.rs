@@ -1,9 +1,12 @@
 //! The Step Desk: a student joins by a link and a name, writes lines, and has each judged and kept.
 
-use crate::app::{App, compute};
+use crate::address::Address;
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
 use crate::session;
+use crate::text::is_visible;
+use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
 use axum::http::StatusCode;
@@ -14,9 +17,10 @@ use drawing::Scene;
 use paper::sheets::working::PictureLine;
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
-use store::StoreError;
+use store::attempt::{self, Allowed};
 use store::desk::{Desk, Written};
 use store::ladder::KeptLadder;
+use store::{DeskId, StoreError};
 use teaching::picture::LinePicture;
 use teaching::skill::Stage;
 use tower_sessions::Session;
@@ -38,6 +42,13 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 const LONGEST_NAME: usize = 40;
 /// Longest line that is kept, in bytes; a longer one is refused with a sentence.
 const LONGEST_LINE: usize = 4_000;
+
+/// Tries of the code of one name, and from one address.
+const CODES_OF_NAME: Allowed = Allowed { times: 10, seconds: 3_600 };
+const CODES_OF_ADDRESS: Allowed = Allowed { times: 100, seconds: 3_600 };
+/// New desks from one browser, which may be one of a class's few, and from one address, which may be a whole school's.
+const JOINS_OF_BROWSER: Allowed = Allowed { times: 12, seconds: 3_600 };
+const JOINS_OF_ADDRESS: Allowed = Allowed { times: 200, seconds: 3_600 };
 
 /// A rung as a student sees it: nothing of its answer.
 #[derive(Serialize, ToSchema)]
@@ -73,6 +84,9 @@ struct DeskView {
     /// The name that was given; absent before joining, and the rungs with it.
     #[serde(skip_serializing_if = "Option::is_none")]
     student: Option<String>,
+    /// With the name, the way back to this desk from another device.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    code: Option<String>,
     rungs: Vec<DeskRung>,
     written: Vec<WrittenView>,
 }
@@ -81,6 +95,9 @@ struct DeskView {
 #[derive(Deserialize, ToSchema)]
 struct Joining {
     name: String,
+    /// The code of a desk that was sat at before; absent for a new one.
+    #[serde(default)]
+    code: Option<String>,
 }
 
 /// The lines of one rung.
@@ -125,6 +142,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
     let nobody = || DeskView {
         title: kept.title.clone(),
         student: None,
+        code: None,
         rungs: Vec::new(),
         written: Vec::new(),
     };
@@ -134,7 +152,10 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         Err(StoreError::NotFound) => return Ok(nobody()),
         Err(error) => return Err(error.into()),
     };
-    let rungs = kept.ladder.rungs.iter().enumerate();
+    let rungs = kept.ladder.rungs;
+    let views =
+        move || rungs.iter().enumerate().map(|(index, rung)| rung_view(index + 1, rung)).collect();
+    let rungs = app.pools.judging.run(Asker::student(kept.id, id), views).await?;
     let written = |w: Written| WrittenView {
         number: w.rung,
         revision: w.revision,
@@ -142,10 +163,11 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         judgement: w.judgement.with_hints(kept.hints.into()),
     };
     Ok(DeskView {
+        title: kept.title,
         student: Some(desk.student),
-        rungs: rungs.map(|(index, rung)| rung_view(index + 1, rung)).collect(),
+        code: Some(desk.code).filter(|code| !code.is_empty()),
+        rungs,
         written: desk.written.into_iter().map(written).collect(),
-        ..nobody()
     })
 }
 
@@ -166,19 +188,69 @@ async fn look_at_desk(
     responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
 async fn join_desk(
     State(app): State<App>,
+    address: Address,
     session: Session,
     Path(link): Path<String>,
     Body(joining): Body<Joining>,
 ) -> Result<Json<DeskView>, ApiError> {
     let kept = ladder(&app, &link).await?;
     let name = joining.name.split_whitespace().collect::<Vec<_>>().join(" ");
-    if name.is_empty() || name.chars().count() > LONGEST_NAME || name.chars().any(char::is_control)
-    {
-        return Err(ApiError::bad("Type your first name, in at most 40 characters."));
+    if name.is_empty() || name.chars().count() > LONGEST_NAME || !is_visible(&name) {
+        return Err(ApiError::bad("Type your first name, in at most 40 letters."));
     }
-    let desk = store::desk::join(&app.db, kept.id, &name).await?;
+    let code = joining.code.as_deref().map(str::trim).filter(|code| !code.is_empty());
+    let desk = match code {
+        Some(code) => come_back(&app, &kept, address, &name, code).await?,
+        None => sit_down_anew(&app, &kept, address, &session, &name).await?,
+    };
     session::sit_down(&session, &link, Some(desk)).await?;
     Ok(Json(view(&app, &session, &link).await?))
+}
+
+/// The desk of a name and its code.
+async fn come_back(
+    app: &App,
+    kept: &KeptLadder,
+    address: Address,
+    name: &str,
+    code: &str,
+) -> Result<DeskId, ApiError> {
+    let (id, now) = (kept.id, session::now());
+    let tries = format!("code {id} {}", name.to_lowercase());
+    attempt::count(&app.db, &tries, CODES_OF_NAME, now).await?;
+    attempt::count(&app.db, &format!("codes {id} {address}"), CODES_OF_ADDRESS, now).await?;
+    match store::desk::come_back(&app.db, id, name, code).await {
+        Ok(desk) => {
+            attempt::forget(&app.db, &tries).await?;
+            Ok(desk)
+        }
+        Err(StoreError::NotFound) => Err(ApiError::bad(
+            "This name and this code do not go together. Look at both again, or ask your teacher.",
+        )),
+        Err(error) => Err(error.into()),
+    }
+}
+
+/// A new desk.
+async fn sit_down_anew(
+    app: &App,
+    kept: &KeptLadder,
+    address: Address,
+    session: &Session,
+    name: &str,
+) -> Result<DeskId, ApiError> {
+    let (id, now) = (kept.id, session::now());
+    if let Some(session) = session.id() {
+        attempt::count(&app.db, &format!("join {id} {session}"), JOINS_OF_BROWSER, now).await?;
+    }
+    attempt::count(&app.db, &format!("joins {id} {address}"), JOINS_OF_ADDRESS, now).await?;
+    store::desk::join(&app.db, id, name).await.map_err(|error| match error {
+        StoreError::Taken => ApiError::taken(
+            "Somebody with this name sits here already. If that is you, type your code too. \
+             If not, add a letter of your family name.",
+        ),
+        other => other.into(),
+    })
 }
 
 /// Leaves a Step Desk, so that somebody else can sit down at this device. What was written stays.
@@ -199,7 +271,11 @@ async fn seat(
     let kept = ladder(app, link).await?;
     let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
     let desk = session::desk(session, link).await?.ok_or_else(sit_down)?;
-    let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|_| sit_down())?;
+    let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|error| match error {
+        // The teacher has taken it away.
+        StoreError::NotFound => sit_down(),
+        other => other.into(),
+    })?;
     let index = usize::from(number).wrapping_sub(1);
     if index >= kept.ladder.rungs.len() {
         return Err(ApiError::not_found("This ladder has no such rung."));
@@ -239,20 +315,20 @@ async fn picture_of_step(
     let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
     let lines = desk.written.into_iter().find(|w| w.rung == number).map(|w| w.lines);
     let rung = kept.ladder.rungs.swap_remove(index);
-    let drawn = compute(move || {
-        let lines = lines.unwrap_or_default();
-        let (above, line) = desk::step(&rung, &lines, line.checked_sub(1)?)?;
-        teaching::picture::of_step(&above, &line)
-    })
-    .await?;
-    let nothing = || ApiError::not_found("There is nothing to draw for this step.");
     let scenes = |picture: LinePicture| LineScenes {
         latex: picture.latex,
         curves: picture.curves.as_ref().map(drawing::draw),
         solutions: picture.solutions.as_ref().map(drawing::draw),
     };
-    let [above, line] = drawn.ok_or_else(nothing)?.map(scenes);
-    Ok(Json(StepScenes { above, line }))
+    let draw = move || {
+        let lines = lines.as_deref().unwrap_or_default();
+        let (above, line) = desk::step(&rung, lines, line.checked_sub(1)?)?;
+        let [above, line] = teaching::picture::of_step(&above, &line)?.map(scenes);
+        Some(StepScenes { above, line })
+    };
+    let drawn = app.pools.judging.run(Asker::student(kept.id, desk.id), draw).await?;
+    let nothing = || ApiError::not_found("There is nothing to draw for this step.");
+    Ok(Json(drawn.ok_or_else(nothing)?))
 }
 
 /// The saved lines of a rung as a picture that can be copied.
@@ -275,11 +351,8 @@ async fn picture_of_working(
     };
     let first = PictureLine { line: problem, beside: String::new() };
     let lines: Vec<_> = std::iter::once(first).chain(judged.into_iter().map(line)).collect();
-    let permit = app.sheets.clone().acquire_owned().await.map_err(|e| ApiError::internal(&e))?;
-    let made = compute(move || {
-        let _permit = permit;
-        paper::sheets::working::picture(&lines)
-    });
+    let asker = Asker::student(kept.id, desk.id);
+    let made = app.pools.sheets.run(asker, move || paper::sheets::working::picture(&lines));
     let svg = made.await?.map_err(|error| ApiError::internal(&error))?;
     Ok(([(CONTENT_TYPE, "image/svg+xml")], svg).into_response())
 }
@@ -302,12 +375,10 @@ async fn write_on_desk(
         return Err(ApiError::bad("This line is too long. Please split it into shorter lines."));
     }
     let rung = kept.ladder.rungs.swap_remove(index);
-    let (lines, judgement) = compute(move || {
-        let judgement = judge(&rung, &writing.lines);
-        (writing.lines, judgement)
-    })
-    .await?;
-    let new = Written { rung: number, revision: 0, lines, judgement };
+    let lines = writing.lines.clone();
+    let judged = move || judge(&rung, &lines);
+    let judgement = app.pools.judging.run(Asker::student(kept.id, desk.id), judged).await?;
+    let new = Written { rung: number, revision: 0, lines: writing.lines, judgement };
     let revision = store::desk::save(&app.db, desk.id, writing.based_on, &new).await?;
     let judgement = new.judgement.with_hints(kept.hints.into());
     Ok(Json(WritingKept { revision, judgement }))

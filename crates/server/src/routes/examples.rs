@@ -1,11 +1,12 @@
 //! The working bench: a worked example while it is being made. Nothing is kept here; a lesson keeps its examples.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::Body;
 use crate::routes::lessons::{Drawing, drawn};
 use crate::session::SignedIn;
 use axum::Json;
+use axum::extract::State;
 use lesson::Reveal;
 use lesson::example::{Beginning, Example, ExampleChange, LineOffers, SlipOffer, change};
 use serde::{Deserialize, Serialize};
@@ -71,10 +72,11 @@ fn changed_text(change: Option<&ExampleChange>) -> &str {
 #[utoipa::path(post, path = "/api/examples", request_body = Beginning,
     responses((status = 200, body = ExampleView), (status = "default", body = Failure)))]
 async fn begin_example(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(asked): Body<Beginning>,
 ) -> Result<Json<ExampleView>, ApiError> {
-    let found = compute(move || {
+    let found = app.make(teacher, move || {
         let made = asked.example().map(ExampleView::from);
         made.map_err(|why| ApiError::no_working(typed_text(&asked), &why))
     });
@@ -85,10 +87,11 @@ async fn begin_example(
 #[utoipa::path(post, path = "/api/examples/change", request_body = AskedExampleChange,
     responses((status = 200, body = ExampleView), (status = "default", body = Failure)))]
 async fn change_example(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(asked): Body<AskedExampleChange>,
 ) -> Result<Json<ExampleView>, ApiError> {
-    let found = compute(move || {
+    let found = app.make(teacher, move || {
         let made = match &asked.change {
             Some(asked_for) => change(&asked.example, asked_for),
             None => asked.example.again(),
@@ -103,9 +106,11 @@ async fn change_example(
 #[utoipa::path(post, path = "/api/examples/slips", request_body = Example,
     responses((status = 200, body = Vec<SlipOffer>), (status = "default", body = Failure)))]
 async fn slips_of_example(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(example): Body<Example>,
 ) -> Result<Json<Vec<SlipOffer>>, ApiError> {
-    let found = compute(move || example.slips().map_err(|why| ApiError::no_working("", &why)));
+    let found =
+        app.make(teacher, move || example.slips().map_err(|why| ApiError::no_working("", &why)));
     Ok(Json(found.await??))
 }

@@ -1,6 +1,6 @@
 //! Images of slides: put in from a file, made safe, and shown to their owner.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Path, Whole};
 use crate::routes::shelf::Made;
@@ -27,12 +27,12 @@ async fn put_image(
     teacher: SignedIn,
     Whole(bytes): Whole,
 ) -> Result<Json<Made>, ApiError> {
-    let (kind, safe) = compute(move || taken_in(&bytes)).await?.map_err(ApiError::bad)?;
+    let (kind, safe) = app.make(teacher, move || taken_in(&bytes)).await?.map_err(ApiError::bad)?;
     let id = store::image::create(&app.db, teacher.0, kind.name(), &safe).await?;
     Ok(Json(Made { id: id.0 }))
 }
 
-/// Shows an image. It never changes, so a browser may keep it.
+/// Shows an image.
 #[utoipa::path(get, path = "/api/images/{id}", params(("id" = u64, Path)),
     responses((status = 200, body = Vec<u8>, content_type = "image/*"), (status = "default", body = Failure)))]
 async fn show_image(

@@ -1,10 +1,11 @@
 //! Ladders: drawn, hung on a lesson, printed, and what the class wrote on them.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path, Query};
 use crate::routes::shelf::{LONGEST_QUERY, Made};
 use crate::session::SignedIn;
+use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
 use axum::http::StatusCode;
@@ -15,9 +16,8 @@ use drawing::Scene;
 use lesson::bench::{Change, Plan, Strength, Version, change, sheet};
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Ladder, Rung};
-use store::LadderId;
-use store::LessonId;
 use store::ladder::KeptLadder;
+use store::{DeskId, LadderId, LessonId};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -35,6 +35,8 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(key_pdf))
         .routes(routes!(desks_of_ladder))
         .routes(routes!(allow_hints))
+        .routes(routes!(remove_desk))
+        .routes(routes!(renew_link))
 }
 
 /// A rung with its place and its picture.
@@ -98,7 +100,10 @@ struct NewLadder {
 /// What a student wrote.
 #[derive(Serialize, ToSchema)]
 struct DeskEntry {
+    id: DeskId,
     student: String,
+    /// With the name, the student's way back.
+    code: String,
     rungs: Vec<WrittenRung>,
 }
 
@@ -161,14 +166,14 @@ async fn hang_ladder(
     if title.is_empty() || title.chars().count() > LONGEST_TITLE {
         return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
     }
-    let mut plan = new.plan;
-    let (plan, ladder) = compute(move || {
+    let made = move || {
+        let mut plan = new.plan.clone();
         if plan.rungs.is_empty() {
             plan = change(&plan, &Change::Draw { order: plan.order.clone() })?;
         }
         plan.ladder().map(|ladder| (plan, ladder))
-    })
-    .await??;
+    };
+    let (plan, ladder) = app.make(teacher, made).await??;
     let id = store::ladder::create(&app.db, teacher.0, lesson, title, &ladder, Some(&plan)).await?;
     Ok(Json(Made { id: id.0 }))
 }
@@ -266,6 +271,8 @@ async fn open_ladder(
     Path(id): Path<LadderId>,
 ) -> Result<Json<LadderView>, ApiError> {
     let kept = store::ladder::find(&app.db, teacher.0, id).await?;
+    let rungs = kept.ladder.rungs;
+    let rungs = app.make(teacher, move || views(rungs.clone())).await?;
     Ok(Json(LadderView {
         id,
         lesson: kept.lesson,
@@ -274,7 +281,7 @@ async fn open_ladder(
         hints: kept.hints,
         seed: kept.ladder.seed,
         versions: kept.plan.is_some(),
-        rungs: views(kept.ladder.rungs),
+        rungs,
     }))
 }
 
@@ -342,18 +349,16 @@ async fn print(
     id: LadderId,
     asked: &SheetQuery,
     what: &str,
-    make: impl FnOnce(&str, &Ladder) -> Result<paper::Pdf, paper::PaperError> + Send + 'static,
+    make: impl Fn(&str, &Ladder) -> Result<paper::Pdf, paper::PaperError> + Send + Sync + 'static,
 ) -> Result<Response, ApiError> {
     let kept = store::ladder::find(&app.db, teacher.0, id).await?;
-    let permit = app.sheets.clone().acquire_owned().await.map_err(|e| ApiError::internal(&e))?;
     let (version, strength) = (asked.version, asked.strength);
-    let made = compute(move || {
-        let _permit = permit;
+    let made = move || {
         let ladder = asked_sheet(&kept, (version, strength))?;
         let title = sheet_title(&kept.title, version, strength);
         make(&title, &ladder).map_err(|error| ApiError::internal(&error))
-    });
-    let pdf = made.await??;
+    };
+    let pdf = app.pools.sheets.run(Asker::teacher(teacher.0), made).await??;
     let name = format!("inline; filename=\"ladder-{id}-{what}-{version:?}.pdf\"");
     let headers = [(CONTENT_TYPE, "application/pdf".to_owned()), (CONTENT_DISPOSITION, name)];
     Ok((headers, pdf.bytes).into_response())
@@ -391,12 +396,47 @@ async fn desks_of_ladder(
         lines: written.judgement.lines,
     };
     let entry = |desk: store::desk::Desk| DeskEntry {
+        id: desk.id,
         student: desk.student,
+        code: desk.code,
         rungs: desk.written.into_iter().map(written).collect(),
     };
     let page = store::desk::of_ladder(&app.db, teacher.0, id, asked.after.as_deref()).await?;
     let entries = page.entries.into_iter().map(entry).collect();
     Ok(Json(DeskPage { entries, next: page.next }))
+}
+
+/// Takes a student's desk away, with all that is on it.
+#[utoipa::path(delete, path = "/api/ladders/{id}/desks/{desk}",
+    params(("id" = u64, Path), ("desk" = u64, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn remove_desk(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path((id, desk)): Path<(LadderId, DeskId)>,
+) -> Result<StatusCode, ApiError> {
+    store::desk::remove(&app.db, teacher.0, id, desk).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// A link to a Step Desk.
+#[derive(Serialize, ToSchema)]
+struct NewLink {
+    /// The address of the Step Desk within this site.
+    desk: String,
+}
+
+/// Gives a ladder's Step Desk a new link. The old one opens nothing any more; desks stay, and students come back to them
+/// with their names and codes.
+#[utoipa::path(post, path = "/api/ladders/{id}/link", params(("id" = u64, Path)),
+    responses((status = 200, body = NewLink), (status = "default", body = Failure)))]
+async fn renew_link(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LadderId>,
+) -> Result<Json<NewLink>, ApiError> {
+    let link = store::ladder::renew_link(&app.db, teacher.0, id).await?;
+    Ok(Json(NewLink { desk: desk_path(&link) }))
 }
 
 /// Sets how strong a hint students are given on a ladder's Step Desk.

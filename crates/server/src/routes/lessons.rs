@@ -1,6 +1,6 @@
 //! A lesson: opened, saved, and what its editor asks for.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
 use crate::session::SignedIn;
@@ -102,7 +102,8 @@ async fn open_lesson(
     Path(id): Path<LessonId>,
 ) -> Result<Json<LessonView>, ApiError> {
     let kept = store::lesson::find(&app.db, teacher.0, id).await?;
-    Ok(Json(LessonView::of(id, kept.revision, kept.lesson)))
+    let view = move || LessonView::of(id, kept.revision, kept.lesson.clone());
+    Ok(Json(app.make(teacher, view).await?))
 }
 
 /// Saves a changed lesson. A worked example that was not kept before is worked again here, so that
@@ -117,9 +118,15 @@ async fn save_lesson(
     Body(changed): Body<ChangedLesson>,
 ) -> Result<Json<LessonView>, ApiError> {
     let before = store::lesson::find(&app.db, teacher.0, id).await?;
-    let proved = compute(move || changed.lesson.proved(&before.lesson)).await?.map_err(bad)?;
-    let revision = store::lesson::save(&app.db, teacher.0, id, changed.based_on, &proved).await?;
-    Ok(Json(LessonView::of(id, revision, proved)))
+    let based_on = changed.based_on;
+    let view = move || {
+        let proved = changed.lesson.clone().proved(&before.lesson).map_err(bad)?;
+        Ok::<_, ApiError>(LessonView::of(id, based_on, proved))
+    };
+    let mut view = app.make(teacher, view).await??;
+    let saved = store::lesson::save(&app.db, teacher.0, id, based_on, &view.lesson).await;
+    view.revision = saved?;
+    Ok(Json(view))
 }
 
 /// Phases of a plan with the length of its lesson.
@@ -154,23 +161,27 @@ struct MadeBlock {
 #[utoipa::path(post, path = "/api/lessons/practice", request_body = PracticeOrder,
     responses((status = 200, body = MadeBlock), (status = "default", body = Failure)))]
 async fn draw_practice(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(order): Body<PracticeOrder>,
 ) -> Result<Json<MadeBlock>, ApiError> {
-    let block = compute(move || order.block()).await?.map_err(bad)?;
-    let pictures = drawn(block.figures().into_iter());
-    Ok(Json(MadeBlock { pictures, block }))
+    let made = move || {
+        let block = order.clone().block().map_err(bad)?;
+        Ok::<_, ApiError>(MadeBlock { pictures: drawn(block.figures().into_iter()), block })
+    };
+    Ok(Json(app.make(teacher, made).await??))
 }
 
 /// How a slide is revealed that was changed where it is shown, and is not kept.
 #[utoipa::path(post, path = "/api/slides/reveal", request_body = Slide,
     responses((status = 200, body = SlideReveal), (status = "default", body = Failure)))]
 async fn reveal_slide(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(slide): Body<Slide>,
 ) -> Result<Json<SlideReveal>, ApiError> {
     slide.check().map_err(bad)?;
-    Ok(Json(compute(move || slide.reveal()).await?))
+    Ok(Json(app.make(teacher, move || slide.reveal()).await?))
 }
 
 /// The pictures that can be chosen by hand.
@@ -184,11 +195,15 @@ async fn picture_list(_teacher: SignedIn) -> Json<Vec<PictureCard>> {
 #[utoipa::path(post, path = "/api/pictures", request_body = PictureOrder,
     responses((status = 200, body = Drawing), (status = "default", body = Failure)))]
 async fn draw_picture(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(order): Body<PictureOrder>,
 ) -> Result<Json<Drawing>, ApiError> {
-    let figure = compute(move || order.figure()).await?.map_err(bad)?;
-    Ok(Json(Drawing { scene: drawing::draw(&figure), figure }))
+    let made = move || {
+        let figure = order.figure().map_err(bad)?;
+        Ok::<_, ApiError>(Drawing { scene: drawing::draw(&figure), figure })
+    };
+    Ok(Json(app.make(teacher, made).await??))
 }
 
 /// The lines of a spare board.
@@ -201,11 +216,12 @@ struct BoardLines {
 #[utoipa::path(post, path = "/api/board", request_body = BoardLines,
     responses((status = 200, body = Judgement), (status = "default", body = Failure)))]
 async fn judge_spare_board(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(board): Body<BoardLines>,
 ) -> Result<Json<Judgement>, ApiError> {
     if board.lines.len() > MOST_LINES || board.lines.iter().any(|line| line.text.len() > 2_000) {
         return Err(ApiError::bad("A board holds 60 lines of at most 2000 characters."));
     }
-    Ok(Json(compute(move || judge_board(&board.lines)).await?))
+    Ok(Json(app.make(teacher, move || judge_board(&board.lines)).await?))
 }

@@ -1,6 +1,6 @@
 //! A teacher's own scenarios: where stories come from.
 
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
 use crate::routes::shelf::Made;
@@ -111,9 +111,10 @@ async fn remove_scenario(
 #[utoipa::path(post, path = "/api/scenarios/stories", request_body = OwnScenario,
     responses((status = 200, body = Vec<String>), (status = "default", body = Failure)))]
 async fn stories_of_scenario(
-    _teacher: SignedIn,
+    State(app): State<App>,
+    teacher: SignedIn,
     Body(world): Body<OwnScenario>,
 ) -> Result<Json<Vec<String>>, ApiError> {
     world.check()?;
-    Ok(Json(compute(move || skills::ladder::samples(&world)).await?))
+    Ok(Json(app.make(teacher, move || skills::ladder::samples(&world)).await?))
 }

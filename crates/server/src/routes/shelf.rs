@@ -2,7 +2,7 @@
 
 use super::ladders::LONGEST_TITLE;
 use super::lessons::bad;
-use crate::app::{App, compute};
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path, Query};
 use crate::session::SignedIn;
@@ -175,14 +175,14 @@ async fn offer_lesson(
     teacher: SignedIn,
     Body(wanted): Body<Wanted>,
 ) -> Result<Json<Made>, ApiError> {
-    let new = compute(move || {
+    let new = move || {
         let offer = wanted.offer().map_err(bad)?;
         let (ladder, plan) = (offer.ladder.ladder()?, offer.ladder);
         // Where a ladder waits for its number, it is named by none.
         let hung = NewLadder { named: 0, title: plan.title.clone(), ladder, plan: Some(plan) };
         Ok::<_, ApiError>(New { lesson: offer.lesson, images: Vec::new(), ladders: vec![hung] })
-    })
-    .await??;
+    };
+    let new = app.make(teacher, new).await??;
     made(&app, teacher, new).await
 }
 
@@ -213,13 +213,18 @@ async fn take_in_lesson(
     Body(file): Body<FileOfLesson>,
 ) -> Result<Json<Made>, ApiError> {
     if !file.text.trim_start().starts_with('{') {
+        if file.text.len() > second_look::LONGEST {
+            return Err(ApiError::bad(
+                "A text has room for 200,000 characters. Split it into lessons.",
+            ));
+        }
         let read = move || {
             second_look::lesson_from_text(&file.text, file.grade, file.strand, file.minutes)
         };
-        let lesson = compute(read).await?.map_err(bad)?;
+        let lesson = app.make(teacher, read).await?.map_err(bad)?;
         return made(&app, teacher, lesson).await;
     }
-    let new = compute(move || unpacked(&file.text)).await??;
+    let new = app.make(teacher, move || unpacked(&file.text)).await??;
     made(&app, teacher, new).await
 }
 
@@ -298,7 +303,8 @@ async fn send_slide(
     Body(sent): Body<SentSlide>,
 ) -> Result<axum::http::StatusCode, ApiError> {
     let kept = store::lesson::find(&app.db, teacher.0, id).await?;
-    let lesson = compute(move || kept.lesson.with(sent.slide)).await?.map_err(bad)?;
+    let with = move || kept.lesson.with(sent.slide.clone());
+    let lesson = app.make(teacher, with).await?.map_err(bad)?;
     // Somebody who saves in between is told so, as with every save.
     store::lesson::save(&app.db, teacher.0, id, kept.revision, &lesson).await?;
     Ok(axum::http::StatusCode::NO_CONTENT)

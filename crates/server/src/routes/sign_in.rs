@@ -1,15 +1,18 @@
 //! Signing in and out.
 
-use crate::app::{App, compute};
+use crate::address::Address;
+use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::Body;
 use crate::password;
 use crate::session::{self, SignedIn};
+use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
 use serde::{Deserialize, Serialize};
 use std::sync::LazyLock;
 use store::StoreError;
+use store::attempt::{self, Allowed};
 use tower_sessions::Session;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -33,6 +36,13 @@ struct Me {
     name: String,
 }
 
+/// Longest name and password, in bytes.
+const LONGEST: usize = 1_000;
+/// Tries of one name, and from one address, which may be a whole school's.
+const OF_NAME: Allowed = Allowed { times: 10, seconds: 600 };
+const OF_ADDRESS: Allowed = Allowed { times: 100, seconds: 600 };
+const WRONG: &str = "This name and password do not go together. Try again.";
+
 /// Looked at when nobody has that name, so that the answer takes as long.
 static NOBODY: LazyLock<String> = LazyLock::new(|| password::hash("nobody").unwrap_or_default());
 
@@ -41,25 +51,35 @@ static NOBODY: LazyLock<String> = LazyLock::new(|| password::hash("nobody").unwr
     responses((status = 200, body = Me), (status = "default", body = Failure)))]
 async fn sign_in(
     State(app): State<App>,
+    address: Address,
     session: Session,
     Body(given): Body<Credentials>,
 ) -> Result<Json<Me>, ApiError> {
+    if given.sign_in.len() > LONGEST || given.password.len() > LONGEST {
+        return Err(ApiError::sign_in(WRONG));
+    }
+    let name = given.sign_in.trim().to_lowercase();
+    let now = session::now();
+    let of_name = format!("sign-in {name}");
+    // Counted before the password is looked at: however many come at once, they are counted one by one.
+    attempt::count(&app.db, &format!("sign-ins {address}"), OF_ADDRESS, now).await?;
+    attempt::count(&app.db, &of_name, OF_NAME, now).await?;
     let found = match store::teacher::by_sign_in(&app.db, given.sign_in.trim()).await {
         Ok(teacher) => Some(teacher),
         Err(StoreError::NotFound) => None,
         Err(error) => return Err(error.into()),
     };
-    let permit = app.hashes.clone().acquire_owned().await.map_err(|e| ApiError::internal(&e))?;
-    let teacher = compute(move || {
-        let _permit = permit;
+    let looked_at = move || {
         let hash = found.as_ref().map_or(NOBODY.as_str(), |teacher| &teacher.password_hash);
         let right = password::is_right(&given.password, hash);
-        found.filter(|_| right)
-    })
-    .await?;
-    let Some(teacher) = teacher else {
-        return Err(ApiError::sign_in("This name and password do not go together. Try again."));
+        found.clone().filter(|_| right)
     };
+    let teacher = app.pools.hashes.run(Asker::address(address.0), looked_at).await?;
+    let Some(teacher) = teacher else {
+        tracing::warn!("a sign-in failed from {address}");
+        return Err(ApiError::sign_in(WRONG));
+    };
+    attempt::forget(&app.db, &of_name).await?;
     session::sign_in(&session, teacher.id).await?;
     Ok(Json(Me { name: teacher.name }))
 }

@@ -5,7 +5,7 @@ use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
 use scratch::scratch;
 use serde_json::{Value, json};
-use server::{App, password, router};
+use server::{App, Site, password, router};
 use std::path::Path;
 use tower::ServiceExt;
 
@@ -22,7 +22,7 @@ pub async fn teacher() -> Teacher {
     let db = scratch().await.expect("a database").db;
     let hash = password::hash("clover").expect("hashed");
     store::teacher::create(&db, "orla", "Orla Fenwick", &hash).await.expect("kept");
-    let app = router(App::new(db), Path::new("/nowhere"));
+    let app = router(App::new(db, Site::default()), Path::new("/nowhere"));
     let mut teacher = Teacher { app, cookie: String::new() };
     let given = json!({"sign_in": "orla", "password": "clover"});
     let (_, _, cookie) = teacher.raw("POST", "/api/sign-in", Some(given)).await;

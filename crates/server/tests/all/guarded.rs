@@ -5,7 +5,7 @@ use axum::body::{Body, to_bytes};
 use axum::http::{Request, StatusCode, header};
 use scratch::{Scratch, scratch};
 use serde_json::{Value, json};
-use server::{App, BODY_BYTES, openapi_json, password, router};
+use server::{App, BODY_BYTES, Site, openapi_json, password, router};
 use std::path::Path;
 use tower::ServiceExt;
 
@@ -33,7 +33,7 @@ async fn world() -> World {
         let hash = password::hash("clover").expect("hashed");
         store::teacher::create(&scratch.db, name, name, &hash).await.expect("kept");
     }
-    let app = router(App::new(scratch.db.clone()), Path::new("/nowhere"));
+    let app = router(App::new(scratch.db.clone(), Site::default()), Path::new("/nowhere"));
     World { app, scratch }
 }
 

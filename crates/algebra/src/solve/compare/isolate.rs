@@ -130,7 +130,7 @@ impl Search<'_> {
 
     fn atom_is(&mut self, atom: &Atom, value: &Quotient) -> Found {
         let Atom::Kernel(kernel) = atom else { return Ok(vec![value.clone()]) };
-        let Kernel { kind, arguments } = &**kernel;
+        let Kernel { kind, arguments, .. } = &**kernel;
         let inside = arguments.first().cloned().ok_or(NotNormal::NotCovered)?;
         let none = Values::new();
         match kind {

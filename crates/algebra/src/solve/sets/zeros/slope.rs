@@ -333,7 +333,7 @@ impl Search<'_> {
     fn breaks(&mut self, poly: &Poly, found: &mut Vec<Quotient>) -> Result<(), NotNormal> {
         let moving = poly.atoms().into_iter().filter(|atom| atom.mentions(self.letter));
         for kernel in moving.filter_map(Atom::as_kernel).cloned().collect::<Vec<_>>() {
-            let Kernel { kind, arguments } = &kernel;
+            let Kernel { kind, arguments, .. } = &kernel;
             let inside = arguments.first().ok_or(NotNormal::NotCovered)?;
             if matches!(kind, KernelKind::Ln | KernelKind::Root(_) | KernelKind::Power) {
                 found.extend(self.points(inside.numerator())?);
