@@ -1,6 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next/index.css'
 import 'katex/dist/katex.min.css'
-import 'element-plus/dist/index.css'
+import './styles/element.css'
 import './styles/tokens.css'
 import './styles/base.css'
 import './styles/bench.css'

@@ -79,6 +79,9 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequest<S> for Body<T> {
     }
 }
 
+/// Longest reason why a body does not fit, in characters.
+const LONGEST_REASON: usize = 200;
+
 /// Reads JSON: what is none is told from JSON that does not fit, and that with its place.
 fn read<T: DeserializeOwned>(bytes: &[u8]) -> Result<T, ApiError> {
     let mut json = serde_json::Deserializer::from_slice(bytes);
@@ -86,7 +89,11 @@ fn read<T: DeserializeOwned>(bytes: &[u8]) -> Result<T, ApiError> {
         tracing::debug!("{error}");
         if error.inner().is_data() {
             let place = error.path().to_string();
-            ApiError::bad("This does not have the shape that was expected.").at_place(place)
+            let why = error.inner().to_string();
+            let why = why.rsplit_once(" at line ").map_or(why.as_str(), |(why, _)| why);
+            let why: String = why.trim_end_matches('.').chars().take(LONGEST_REASON).collect();
+            ApiError::bad(format!("This does not have the shape that was expected: {why}."))
+                .at_place(place)
         } else {
             let says = "This is no JSON. Send it again.";
             ApiError::new(StatusCode::BAD_REQUEST, FailureKind::Bad, says)

@@ -160,3 +160,31 @@ pub(crate) async fn sit_down(
     }
     session.insert(DESKS, desks).await.map_err(failed)
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[tokio::test]
+    async fn a_session_that_is_used_goes_on_and_one_that_is_not_ends() {
+        let db = scratch::scratch().await.expect("a database").db;
+        let sessions = Sessions(db.clone());
+        for (key, days) in [(TEACHER, TEACHER_DAYS), (DESKS, STUDENT_DAYS)] {
+            let data = HashMap::from([(key.to_owned(), Value::from(7))]);
+            let mut record =
+                Record { id: Id::default(), data, expiry_date: OffsetDateTime::now_utc() };
+            sessions.create(&mut record).await.expect("kept");
+            let id = record.id.0.to_be_bytes();
+            let until = async || {
+                store::session::load(&db, id, now()).await.expect("an answer").map(|(_, at)| at)
+            };
+            assert!(until().await.is_some_and(|at| (at - now() - days * DAY).abs() < 60));
+            // Nearly over, and used once more.
+            store::session::renew(&db, id, now() + 100).await.expect("kept");
+            assert!(sessions.load(&record.id).await.expect("an answer").is_some());
+            assert!(until().await.is_some_and(|at| (at - now() - days * DAY).abs() < 60));
+            store::session::renew(&db, id, now() - 1).await.expect("kept");
+            assert!(sessions.load(&record.id).await.expect("an answer").is_none());
+        }
+    }
+}

@@ -2,7 +2,14 @@
 
 /// Whether a text shows what it is: no signs that are not seen, and none that turn the direction of others round.
 pub(crate) fn is_visible(text: &str) -> bool {
-    text.chars().any(char::is_alphanumeric) && !text.chars().any(is_hidden)
+    let mut before = ' ';
+    let is_hidden = |sign: char| {
+        // Scripts such as those of Persian and Hindi are written with joiners, and so are some small pictures.
+        let joins = matches!(sign, '\u{200c}' | '\u{200d}' | '\u{fe0f}') && !before.is_ascii();
+        before = sign;
+        is_hidden(sign) && !joins
+    };
+    !text.trim().is_empty() && !text.chars().any(is_hidden)
 }
 
 /// Control signs, signs without width, and signs that set the direction (Unicode, general categories Cc and Cf).
@@ -21,8 +28,20 @@ mod tests {
 
     #[test]
     fn names_show_what_they_are() {
-        for name in ["Ada", "José", "Łucja", "Мира", "李", "O'Neill", "Ada B.", "محمد", "Zoë 2"]
-        {
+        for name in [
+            "Ada",
+            "José",
+            "Łucja",
+            "Мира",
+            "李",
+            "O'Neill",
+            "Ada B.",
+            "محمد",
+            "Zoë 2",
+            "🐝",
+            "👩\u{200d}🚀",
+            "مه\u{200c}سا",
+        ] {
             assert!(is_visible(name), "{name}");
         }
         for name in [
@@ -33,8 +52,8 @@ mod tests {
             "Ada\u{200d}",
             "A\u{0}",
             "\u{3164}",
-            "...",
             "\n",
+            "Ada\u{ad}",
         ] {
             assert!(!is_visible(name), "{name:?}");
         }

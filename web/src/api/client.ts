@@ -78,8 +78,22 @@ export type WrittenRung = Schemas['WrittenRung']
 
 export type Reply<T> = { ok: true; value: T } | { ok: false; failure: Failure; unreached?: boolean }
 
+/** Most times that one call is made again because many are working, and the longest wait between, in seconds. */
+const MOST_AGAIN = 5
+const LONGEST_WAIT = 10
+
+/** Where the server says that it is busy, and when to come again, comes again by itself. */
+async function patient(request: Request): Promise<Response> {
+  for (let again = 0; ; again += 1) {
+    const answer = await fetch(request.clone())
+    const wait = Number(answer.headers.get('retry-after'))
+    if (answer.status !== 503 || !wait || again >= MOST_AGAIN) return answer
+    await new Promise((done) => setTimeout(done, Math.min(wait, LONGEST_WAIT) * 1000))
+  }
+}
+
 /** One call for each operation of the API, typed by its description. */
-export const api = createClient<paths>({ baseUrl: '/' })
+export const api = createClient<paths>({ baseUrl: '/', fetch: patient })
 
 const unreached = (): Reply<never> => ({
   ok: false,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What the class wrote: a row for each student, a cell for each rung, and the lines beside the rung. */
+import { ElButton } from 'element-plus'
 import { useIntervalFn, useDocumentVisibility } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { api, reply, type DeskEntry, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
@@ -8,11 +9,14 @@ import JudgedLines from './JudgedLines.vue'
 import MathText from './MathText.vue'
 import VerdictMark from './VerdictMark.vue'
 import { words } from '@/words'
+import { useCall } from '@/composables/useCall'
 import { useList } from '@/composables/useList'
+import { sure } from '@/composables/sure'
 
 const props = defineProps<{ ladder: LadderView }>()
 const path = { id: props.ladder.id }
 const { entries: desks, failure, load } = useList<DeskEntry>((after) => reply(api.GET('/api/ladders/{id}/desks', { params: { path, query: { after } } })))
+const { failure: notDone, call } = useCall()
 const chosen = ref<{ desk: number; rung: number }>()
 const REFRESH_MS = 4000
 
@@ -40,6 +44,14 @@ function state(desk: DeskEntry, rung: number): State {
   return found.lines.some((line) => wrong.includes(line.verdict.word)) ? 'breaks' : 'begun'
 }
 
+async function takeAway(desk: DeskEntry): Promise<void> {
+  if (!(await sure(words.ladder.takeAwayAsk(desk.student), words.ladder.takeAwayYes))) return
+  const desks = { id: props.ladder.id, desk: desk.id }
+  await call(reply<unknown>(api.DELETE('/api/ladders/{id}/desks/{desk}', { params: { path: desks } })))
+  chosen.value = undefined
+  await load(true)
+}
+
 const shown = computed(() => {
   const desk = chosen.value && desks.value?.[chosen.value.desk]
   const rung = chosen.value && props.ladder.rungs.find((r) => r.number === chosen.value?.rung)
@@ -49,6 +61,7 @@ const shown = computed(() => {
 
 <template>
   <failure-note v-if="failure" :failure="failure" retry @again="load()" />
+  <failure-note v-if="notDone" :failure="notDone" />
   <p v-if="desks && !desks.length" class="soft">{{ words.ladder.nobody }}</p>
   <div v-else-if="desks" class="class">
     <div class="scroll">
@@ -57,11 +70,15 @@ const shown = computed(() => {
           <tr>
             <th scope="col">{{ words.ladder.student }}</th>
             <th v-for="r in ladder.rungs" :key="r.number" scope="col">{{ r.number }}</th>
+            <td />
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(desk, row) in desks" :key="row">
-            <th scope="row">{{ desk.student }}</th>
+          <tr v-for="(desk, row) in desks" :key="desk.id">
+            <th scope="row">
+              {{ desk.student }}
+              <small v-if="desk.code" class="soft">{{ words.ladder.codeOf(desk.code) }}</small>
+            </th>
             <td v-for="r in ladder.rungs" :key="r.number">
               <button
                 type="button"
@@ -73,6 +90,9 @@ const shown = computed(() => {
                 <verdict-mark v-if="state(desk, r.number) !== 'none'" :word="marks[state(desk, r.number) as keyof typeof marks]" bare />
                 <span v-else class="soft" aria-hidden="true">·</span>
               </button>
+            </td>
+            <td>
+              <el-button text size="small" :aria-label="words.ladder.takeAway(desk.student)" :title="words.ladder.takeAway(desk.student)" @click="takeAway(desk)">×</el-button>
             </td>
           </tr>
         </tbody>

@@ -17,8 +17,8 @@ const props = defineProps<{
   label: string
   verdict?: JudgedLine
   removable: boolean
-  /** Where its picture is to be had: the desk's link, the rung's number, and the place among the saved lines. */
-  place: { link: string; number: number; line: number }
+  /** Where its picture is to be had, if it is: the desk's link, the rung's number, and the place among the saved lines. */
+  place?: { link: string; number: number; line: number }
 }>()
 const emit = defineEmits<{ write: [text: string, latex: boolean]; enter: []; remove: []; up: []; down: [] }>()
 const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
@@ -45,7 +45,7 @@ watch(
 )
 
 const pictured = ref(false)
-const canBeSeen = computed(() => Boolean(props.verdict?.reading) && props.verdict?.verdict.word !== 'cant_read')
+const canBeSeen = computed(() => props.place !== undefined && Boolean(props.verdict?.reading) && props.verdict?.verdict.word !== 'cant_read')
 watch(
   () => props.verdict,
   () => (pictured.value = false),
@@ -101,7 +101,7 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       </el-button>
     </div>
     <hint-steps v-if="verdict?.hints?.length" class="help" :hints="verdict.hints" :ask="words.desk.hint" />
-    <step-picture v-if="pictured" v-bind="place" />
+    <step-picture v-if="pictured && place" v-bind="place" />
   </div>
 </template>
 

@@ -9,11 +9,16 @@ import { useCall } from '@/composables/useCall'
 const props = defineProps<{ link: string }>()
 const emit = defineEmits<{ joined: [desk: DeskView] }>()
 const name = ref('')
+const code = ref('')
 const { failure, busy, call } = useCall()
+/** Whether this is somebody's way back, with the code that they were given. */
+const comesBack = ref(false)
 
 async function join(): Promise<void> {
   const params = { path: { link: props.link } }
-  await call(reply(api.POST('/api/desk/{link}/join', { params, body: { name: name.value } })), (desk) => emit('joined', desk))
+  const body = { name: name.value, code: comesBack.value ? code.value : undefined }
+  await call(reply(api.POST('/api/desk/{link}/join', { params, body })), (desk) => emit('joined', desk))
+  if (failure.value?.kind === 'taken') comesBack.value = true
 }
 </script>
 
@@ -21,8 +26,13 @@ async function join(): Promise<void> {
   <form class="join" @submit.prevent="join">
     <h1>{{ words.desk.join }}</h1>
     <el-input v-model="name" size="large" maxlength="40" autofocus autocomplete="given-name" :aria-label="words.desk.name" name="name" />
+    <label v-if="comesBack">
+      <span>{{ words.desk.code }}</span>
+      <el-input v-model="code" size="large" maxlength="8" autocapitalize="none" autocomplete="off" name="code" />
+    </label>
     <failure-note v-if="failure" :failure="failure" />
     <el-button type="primary" size="large" native-type="submit" :loading="busy">{{ words.desk.go }}</el-button>
+    <button v-if="!comesBack" type="button" class="link" @click="comesBack = true">{{ words.desk.beenHere }}</button>
   </form>
 </template>
 
@@ -31,5 +41,21 @@ async function join(): Promise<void> {
   display: grid;
   gap: 16px;
   margin-block-start: 10vh;
+}
+label {
+  display: grid;
+  gap: 4px;
+  font-weight: 600;
+}
+.link {
+  justify-self: start;
+  min-block-size: 44px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--honey-deep);
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
 }
 </style>

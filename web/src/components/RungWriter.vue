@@ -12,7 +12,7 @@ import TakeAway from './TakeAway.vue'
 import { fitKeyboard } from '@/field/keyboard'
 import { words } from '@/words'
 
-const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean }>()
+const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean; pictures: boolean }>()
 defineEmits<{ next: [] }>()
 const { lines, state, failure, stale, answered, finished, next, verdict } = props.writing
 const fields = ref<InstanceType<typeof DeskLineField>[]>([])
@@ -62,7 +62,7 @@ onMounted(() => {
           :label="words.desk.line(at + 1)"
           :verdict="verdict(line)"
           :removable="lines.length > 1"
-          :place="{ link, number: rung.number, line: placeOf(at) }"
+          :place="pictures || answered ? { link, number: rung.number, line: placeOf(at) } : undefined"
           @write="(text, latex) => writing.write(line, text, latex)"
           @enter="enter(at)"
           @remove="remove(at)"

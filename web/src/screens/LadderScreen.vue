@@ -8,6 +8,7 @@ import ClassWork from '@/components/ClassWork.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderLook from '@/components/LadderLook.vue'
 import RungSheet from '@/components/RungSheet.vue'
+import { sure } from '@/composables/sure'
 import { words } from '@/words'
 import { lookWords } from '@/words/look'
 
@@ -35,6 +36,14 @@ async function load(): Promise<void> {
   if (answer.ok) ladder.value = answer.value
 }
 onMounted(load)
+
+/** A link that went too far is renewed; students come back with their names and codes. */
+async function renewLink(): Promise<void> {
+  if (!(await sure(words.ladder.newLinkAsk, words.ladder.newLink))) return
+  const answer = await reply(api.POST('/api/ladders/{id}/link', { params: { path: { id: props.id } } }))
+  if (!answer.ok) failure.value = answer.failure
+  else if (ladder.value) ladder.value.desk = answer.value.desk
+}
 
 async function allow(hints: number): Promise<void> {
   const path = { id: props.id }
@@ -68,6 +77,7 @@ async function allow(hints: number): Promise<void> {
             <template #prepend>{{ words.ladder.link }}</template>
           </el-input>
           <el-button size="large" type="primary" @click="copy(link)">{{ copied ? words.ladder.copied : words.ladder.copy }}</el-button>
+          <el-button size="large" @click="renewLink">{{ words.ladder.newLink }}</el-button>
           <span v-if="!isSupported" class="soft">{{ words.ladder.notCopied }}</span>
         </div>
         <label class="hints">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { Failure } from '@/api/client'
+import { api, reply, type Failure } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import { useTeacher } from '@/composables/useTeacher'
 import { words } from '@/words'
@@ -14,6 +14,13 @@ const name = ref('')
 const password = ref('')
 const failure = ref<Failure>()
 const busy = ref(false)
+
+/** Whether the demo teacher, whom everybody knows, can sign in here. */
+const demo = ref(false)
+onMounted(async () => {
+  const about = await reply(api.GET('/api/site'))
+  demo.value = about.ok && about.value.demo
+})
 
 async function go(): Promise<void> {
   busy.value = true
@@ -48,6 +55,7 @@ const steps = [
     <form class="form" @submit.prevent="go">
       <h1>{{ words.signIn.title }}</h1>
       <p class="soft">{{ words.signIn.lead }}</p>
+      <p v-if="demo" class="demo">{{ words.signIn.demo }}</p>
       <label>
         <span>{{ words.signIn.name }}</span>
         <el-input v-model="name" size="large" autocomplete="username" autofocus maxlength="64" name="sign-in" />
@@ -116,6 +124,12 @@ li + li {
   inline-size: min(100%, 420px);
   margin-inline: auto;
   padding: 24px;
+}
+.demo {
+  margin: 0;
+  padding: 10px 14px;
+  border-inline-start: 4px solid var(--honey);
+  background: var(--honey-pale);
 }
 label {
   display: grid;

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 /** The Step Desk: a student joins with a name, takes a rung, and writes line by line. */
-import { computed, effectScope, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, defineAsyncComponent, effectScope, onMounted, onScopeDispose, ref, shallowRef } from 'vue'
 import { api, reply, type DeskView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import HoneyMark from '@/components/HoneyMark.vue'
 import JoinDesk from '@/components/JoinDesk.vue'
-import RungWriter from '@/components/RungWriter.vue'
 import { dropDraft } from '@/composables/useDraft'
 import { useRungWriting, type RungWriting } from '@/composables/useRungWriting'
 import { stageNames, words } from '@/words'
 import { useCall } from '@/composables/useCall'
+
+/** With the field for mathematics, which is large: it comes while a name is typed. */
+const loadWriter = () => import('@/components/RungWriter.vue')
+const RungWriter = defineAsyncComponent(loadWriter)
 
 const props = defineProps<{ link: string }>()
 const desk = ref<DeskView>()
@@ -56,10 +59,13 @@ async function leave(): Promise<void> {
   <main class="desk">
     <header>
       <span class="brand"><honey-mark /><span>{{ desk?.title ?? words.desk.title }}</span></span>
-      <button v-if="desk?.student" type="button" class="link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
+      <span v-if="desk?.student" class="who">
+        <span v-if="desk.code" class="soft" :title="words.desk.codeHelp">{{ words.desk.yourCode }} <strong>{{ desk.code }}</strong></span>
+        <button type="button" class="link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
+      </span>
     </header>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
-    <join-desk v-else-if="desk && !desk.student" :link="link" @joined="take" />
+    <join-desk v-else-if="desk && !desk.student" :link="link" @joined="take" @input.once="loadWriter" />
     <template v-else-if="desk && rung && writing">
       <nav class="rungs" :aria-label="words.desk.rungs">
         <button
@@ -76,7 +82,7 @@ async function leave(): Promise<void> {
         </button>
         <span class="soft stage">{{ stageNames[rung.stage] }}</span>
       </nav>
-      <rung-writer :key="`${rung.number}-${desk.student}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" @next="at += 1" />
+      <rung-writer :key="`${rung.number}-${desk.student}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" :pictures="desk.pictures" @next="at += 1" />
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
   </main>
@@ -102,6 +108,16 @@ header {
   gap: 10px;
   font-weight: 700;
   line-height: 1.2;
+}
+.who {
+  display: inline-flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: end;
+  column-gap: 14px;
+}
+.who strong {
+  letter-spacing: 0.08em;
 }
 .link {
   flex: none;

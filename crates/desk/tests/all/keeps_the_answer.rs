@@ -172,3 +172,37 @@ fn what_is_said_of_a_line_below_a_right_one_is_not_the_answer() {
     }
     assert!(leaks.is_empty(), "{}: {leaks:#?}", leaks.len());
 }
+
+/// Every text that is written in a picture.
+fn texts(value: &serde_json::Value, all: &mut BTreeSet<String>) {
+    match value {
+        serde_json::Value::String(text) => all.extend(pieces(text)),
+        serde_json::Value::Array(list) => list.iter().for_each(|one| texts(one, all)),
+        serde_json::Value::Object(fields) => fields.values().for_each(|one| texts(one, all)),
+        _ => {}
+    }
+}
+
+#[test]
+fn what_the_picture_of_a_problem_shows_is_not_the_answer() {
+    let mut leaks: BTreeMap<String, Vec<String>> = BTreeMap::new();
+    for rung in (1..7).flat_map(rungs) {
+        let mut shown = BTreeSet::new();
+        let mut figure = serde_json::to_value(&rung.figure).expect("JSON");
+        if let Some(fields) = figure.as_object_mut() {
+            fields.remove("kind");
+        }
+        texts(&figure, &mut shown);
+        let known = pieces(&rung.prompt);
+        let read_off: Vec<&String> =
+            shown.difference(&known).filter(|piece| answers(&rung, piece)).collect();
+        if !read_off.is_empty() {
+            let leak = format!("{}: {read_off:?} in {figure}", rung.prompt);
+            leaks.entry(format!("{} {:?}", rung.skill, rung.stage)).or_default().push(leak);
+        }
+    }
+    for (skill, leaks) in &leaks {
+        println!("{skill}: {} given away; {}", leaks.len(), leaks[0]);
+    }
+    assert!(leaks.is_empty(), "{:?}", leaks.keys());
+}

@@ -189,9 +189,7 @@ impl<'a, 'input> Drawn<'a, 'input> {
 
 /// The ids that a value refers to.
 fn references(value: &str) -> impl Iterator<Item = &str> {
-    value.split('#').skip(1).filter_map(|behind| {
-        behind.split(|sign: char| matches!(sign, ')' | '"' | '\'' | ' ' | ';')).next()
-    })
+    value.split('#').skip(1).filter_map(|behind| behind.split([')', '"', '\'', ' ', ';']).next())
 }
 
 fn write(node: Node, out: &mut String, depth: usize) {

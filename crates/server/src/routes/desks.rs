@@ -19,7 +19,7 @@ use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
 use store::attempt::{self, Allowed};
 use store::desk::{Desk, Written};
-use store::ladder::KeptLadder;
+use store::ladder::{KeptLadder, STRONGEST_HINT};
 use store::{DeskId, StoreError};
 use teaching::picture::LinePicture;
 use teaching::skill::Stage;
@@ -89,6 +89,8 @@ struct DeskView {
     code: Option<String>,
     rungs: Vec<DeskRung>,
     written: Vec<WrittenView>,
+    /// Whether steps are shown as pictures before the answer stands there.
+    pictures: bool,
 }
 
 /// Who sits down.
@@ -145,6 +147,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         code: None,
         rungs: Vec::new(),
         written: Vec::new(),
+        pictures: false,
     };
     let Some(id) = session::desk(session, link).await? else { return Ok(nobody()) };
     let desk = match store::desk::find(&app.db, kept.id, id).await {
@@ -168,6 +171,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         code: Some(desk.code).filter(|code| !code.is_empty()),
         rungs,
         written: desk.written.into_iter().map(written).collect(),
+        pictures: kept.hints == STRONGEST_HINT,
     })
 }
 
@@ -313,7 +317,13 @@ async fn picture_of_step(
     Path((link, number, line)): Path<(String, u16, usize)>,
 ) -> Result<Json<StepScenes>, ApiError> {
     let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
-    let lines = desk.written.into_iter().find(|w| w.rung == number).map(|w| w.lines);
+    let written = desk.written.into_iter().find(|w| w.rung == number);
+    // Where curves meet is what is asked: a picture is the strongest help, or comes with the answer.
+    let is_found = written.as_ref().is_some_and(|written| written.judgement.answered);
+    if kept.hints < STRONGEST_HINT && !is_found {
+        return Err(ApiError::not_found("The picture comes once the answer stands there."));
+    }
+    let lines = written.map(|written| written.lines);
     let rung = kept.ladder.rungs.swap_remove(index);
     let scenes = |picture: LinePicture| LineScenes {
         latex: picture.latex,

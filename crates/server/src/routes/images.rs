@@ -6,17 +6,22 @@ use crate::extract::{Path, Whole};
 use crate::routes::shelf::Made;
 use crate::session::SignedIn;
 use axum::Json;
-use axum::extract::State;
+use axum::extract::{DefaultBodyLimit, State};
 use axum::http::header::CONTENT_TYPE;
 use axum::response::IntoResponse;
 use drawing::image::{ImageKind, taken_in};
 use store::ImageId;
-use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouterExt};
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
-    OpenApiRouter::new().routes(routes!(put_image)).routes(routes!(show_image))
+    OpenApiRouter::new()
+        .routes(routes!(put_image).layer(DefaultBodyLimit::max(IMAGE_BYTES)))
+        .routes(routes!(show_image))
 }
+
+/// Largest body that is read: a photo that is too large is told how large it may be.
+const IMAGE_BYTES: usize = 16 << 20;
 
 /// Puts an image in: PNG, JPEG or SVG of at most 2 MB.
 #[utoipa::path(post, path = "/api/images",

@@ -19,7 +19,11 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 pub(crate) fn router() -> OpenApiRouter<App> {
-    OpenApiRouter::new().routes(routes!(sign_in)).routes(routes!(sign_out)).routes(routes!(me))
+    OpenApiRouter::new()
+        .routes(routes!(sign_in))
+        .routes(routes!(sign_out))
+        .routes(routes!(me))
+        .routes(routes!(site))
 }
 
 /// What a teacher signs in with.
@@ -90,6 +94,20 @@ async fn sign_in(
 async fn sign_out(session: Session) -> Result<axum::http::StatusCode, ApiError> {
     session::sign_out(&session).await?;
     Ok(axum::http::StatusCode::NO_CONTENT)
+}
+
+/// What is known of this site before anybody is signed in.
+#[derive(Serialize, ToSchema)]
+struct AboutSite {
+    /// Whether the demo teacher, whom everybody knows, can sign in here.
+    demo: bool,
+}
+
+/// What is known of this site.
+#[utoipa::path(get, path = "/api/site",
+    responses((status = 200, body = AboutSite), (status = "default", body = Failure)))]
+async fn site(State(app): State<App>) -> Json<AboutSite> {
+    Json(AboutSite { demo: app.site.tells_demo })
 }
 
 /// Who is signed in.

@@ -1,5 +1,6 @@
 //! The API in front of a real database, as one program: it is built once, and its tests run side by side.
 
+mod attacked;
 mod class;
 mod common;
 mod failures;

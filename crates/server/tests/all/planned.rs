@@ -61,7 +61,7 @@ async fn a_lesson_that_cannot_be_kept_is_refused_with_a_sentence() {
         ("/slides/0/notes",         json!(long),         "A text on a slide is too long. Split it over two slides."),
         ("/slides/0/blocks/0/text", json!(long),         "A text on a slide is too long. Split it over two slides."),
         ("/objectives",             json!(vec!["I can"; 21]), "Keep to 20 objectives of at most 300 characters."),
-        ("/slides/0/phase",         json!("lunch"),      "This does not have the shape that was expected."),
+        ("/slides/0/phase",         json!("lunch"),      "This does not have the shape that was expected: unknown variant `lunch`, expected one of `starter`, `teach`, `guided_practice`, `independent_practice`, `review`."),
     ] {
         let mut changed = lesson.clone();
         *changed.pointer_mut(pointer).expect("there") = value;

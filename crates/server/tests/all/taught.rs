@@ -165,7 +165,9 @@ async fn a_ladder_is_made_on_the_bench_change_by_change() {
     assert_eq!(teacher.ask("PUT", &bench, Some(save(0))).await["revision"], 1);
     let opened = teacher.ask("GET", &bench, None).await;
     assert_eq!((&opened["plan"], &opened["rungs"]), (&typed["plan"], &typed["rungs"]));
-    let (status, ..) = teacher.raw("PUT", &bench, Some(save(0))).await;
+    assert_eq!(teacher.ask("PUT", &bench, Some(save(0))).await["revision"], 1, "known");
+    let late = json!({"based_on": 0, "plan": made["plan"]});
+    let (status, ..) = teacher.raw("PUT", &bench, Some(late)).await;
     assert_eq!(status, StatusCode::CONFLICT);
     let new = json!({"title": "Climb", "plan": typed["plan"]});
     teacher.ask("POST", &format!("/api/lessons/{lesson}/ladders"), Some(new)).await;

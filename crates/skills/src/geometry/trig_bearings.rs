@@ -207,7 +207,8 @@ fn dance(draw: &mut Draw) -> Posed {
             .work(&claim, if right { "To the right of the sun: turn on clockwise" } else { "To the left of the sun: turn back" })
             .end(format!("The flowers lie on a bearing of {answer}.")),
     )
-    .figure(figure(bearing, &answer))
+    // Where the sun stands is given; where the flowers lie is asked.
+    .figure(figure(sun, &digits(sun)))
 }
 
 /// Two legs at a right angle, or one north and one on a bearing.

@@ -4,4 +4,5 @@
 mod faults;
 mod kept;
 mod limits;
+mod started;
 mod together;
