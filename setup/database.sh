@@ -11,8 +11,9 @@ database_start() {
     room "$dir" 500
     # Made beside its place and moved there whole: a first start that is cut off leaves nothing half-made.
     rm -rf "$dir/data.new"
-    if ! mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$dir/data.new" --skip-test-db \
-        --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" >"$dir/install.log" 2>&1; then
+    # From inside its folder: the program that sets it up takes a path apart at its spaces.
+    if ! (cd "$dir" && mariadb-install-db --no-defaults --user="$(id -un)" --datadir=./data.new --skip-test-db \
+        --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" >install.log 2>&1); then
       rm -rf "$dir/data.new"
       die "The database could not be set up: $(tail -n 1 "$dir/install.log"). The whole story is in $dir/install.log."
     fi
@@ -29,9 +30,10 @@ database_start() {
 database_running() {
   local pid
   pid=$(cat "$database_dir/pid" 2>/dev/null) && [[ -n $pid ]] || return 1
-  tr '\0' ' ' <"/proc/$pid/cmdline" 2>/dev/null | grep -qF -- "--datadir=$database_dir/data"
+  { tr '\0' ' ' <"/proc/$pid/cmdline"; } 2>/dev/null | grep -qF -- "--datadir=$database_dir/data"
 }
 
+# database_launch [PORT]: at that port, or at one that is free.
 database_launch() {
   local attempt port waited
   (umask 077 && cat >"$database_dir/init.sql" <<SQL
@@ -42,7 +44,7 @@ SQL
   )
   for attempt in 1 2 3; do
     [[ -f $database_dir/error.log ]] && mv "$database_dir/error.log" "$database_dir/error.log.before"
-    port=$((20000 + RANDOM % 20000))
+    port=${1:-$((20000 + RANDOM % 20000))}
     # Its socket is named from inside its own folder: a socket's path has a length limit.
     setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$database_dir/data" \
       --bind-address=127.0.0.1 --port="$port" --socket=honey-ladder.sock --pid-file="$database_dir/pid" \
@@ -65,6 +67,16 @@ SQL
   why=$(grep -m 1 '\[ERROR\]' "$database_dir/error.log" 2>/dev/null | sed 's/.*\[ERROR\] //')
   die "The database did not start: ${why:-no reason given}.
 Its whole story is in $database_dir/error.log. If its folder is broken, move $database_dir elsewhere (the lessons are in it) and start again."
+}
+
+# Starts the server again whenever it has ended, at the same port; never comes back.
+database_watch() {
+  while sleep 1; do
+    database_running && continue
+    say "The database has ended, and is started again. Why it ended is in $database_dir/error.log.before."
+    # What cannot be started now, such as on a full disk, may be later.
+    (database_launch "$(cat "$database_dir/port")") || sleep 10
+  done
 }
 
 # Stops the server that database_start started or found.

@@ -1,5 +1,5 @@
-import { describe, expect, it, vi } from 'vitest'
-import { everyPage, reply, type Failure, type Reply } from '@/api/client'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { api, everyPage, reply, type Failure, type Reply } from '@/api/client'
 import { useCall } from '@/composables/useCall'
 import { useList } from '@/composables/useList'
 
@@ -117,5 +117,38 @@ describe('a reply', () => {
   ])('says that the server was not reached: %s', async (_, ask) => {
     const answer = await reply(ask())
     expect(answer).toMatchObject({ ok: false, unreached: true, failure: { kind: 'internal' } })
+  })
+})
+
+describe('a server that is busy', () => {
+  const busy = () => new Response(JSON.stringify({ kind: 'busy', says: 'Many are working here just now.' }), { status: 503, headers: { 'retry-after': '2', 'content-type': 'application/json' } })
+  const fine = () => new Response(JSON.stringify({ demo: true }), { status: 200, headers: { 'content-type': 'application/json' } })
+  beforeEach(() => void vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] }))
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+
+  /** What is answered when the server answers so, one after the other, and how often it was asked. */
+  async function asking(...answers: (() => Response)[]) {
+    const fetched = vi.fn(async () => (answers.shift() ?? busy)())
+    vi.stubGlobal('fetch', fetched)
+    const answer = reply(api.GET('/api/site', { baseUrl: 'http://localhost/' }))
+    await vi.runAllTimersAsync()
+    return { answer: await answer, times: fetched.mock.calls.length }
+  }
+
+  it('is asked again when it says so, until it answers', async () => {
+    expect(await asking(busy, busy, fine)).toEqual({ answer: { ok: true, value: { demo: true } }, times: 3 })
+  })
+
+  it('is not asked for ever', async () => {
+    const { answer, times } = await asking()
+    expect(answer.ok).toBe(false)
+    expect(times).toBe(6)
+  })
+
+  it('is not asked again for anything else', async () => {
+    expect((await asking(fine)).times).toBe(1)
   })
 })

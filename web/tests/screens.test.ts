@@ -147,6 +147,9 @@ describe('the Step Desk', () => {
     asked.GET.mockImplementation(() => good(of))
     const wrapper = stand(StepDesk, { link: 'abc' })
     await settled()
+    // What writes comes with its field for mathematics.
+    await vi.dynamicImportSettled()
+    await settled()
     return wrapper
   }
 
@@ -154,6 +157,16 @@ describe('the Step Desk', () => {
     const wrapper = await desk(view({ student: null }))
     expect(read(wrapper.find('h1'))).toBe('What is your first name?')
     expect(wrapper.find('.prompt').exists()).toBe(false)
+  })
+
+  it('tells the code that leads back here, and shows pictures of steps only where they may be seen', async () => {
+    const written = [{ number: 1, revision: 3, lines: [{ text: 'x=5', latex: true }], judgement: judgement(['breaks']) }]
+    const hidden = await desk(view({ code: 'k7pm', written, pictures: false }))
+    expect(read(hidden.find('header'))).toContain('Your code: k7pm')
+    expect(hidden.find('button.see').exists()).toBe(false)
+    const shown = await desk(view({ written, pictures: true }))
+    expect(read(shown.find('header'))).not.toContain('code')
+    expect(shown.find('button.see').exists()).toBe(true)
   })
 
   it('begins at the first rung that is not finished', async () => {

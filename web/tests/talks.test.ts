@@ -37,6 +37,39 @@ async function settled(): Promise<void> {
 }
 const body = (call: keyof typeof asked, at = 0): Record<string, unknown> => asked[call].mock.calls[at]![1].body
 
+describe('sitting down', () => {
+  const join = () => stand(JoinDesk, { link: 'abc' })
+
+  it('sends a name, and no code', async () => {
+    const wrapper = join()
+    await wrapper.find('input[name="name"]').setValue('Hana')
+    await wrapper.find('form').trigger('submit')
+    await settled()
+    expect(body('POST')).toEqual({ name: 'Hana', code: undefined })
+    expect(wrapper.emitted('joined')).toHaveLength(1)
+  })
+
+  it('asks for the code where the name is taken, and sends both', async () => {
+    asked.POST.mockImplementation(() => bad('taken', { says: 'Somebody with this name sits here already.' }))
+    const wrapper = join()
+    await wrapper.find('input[name="name"]').setValue('Hana')
+    expect(wrapper.find('input[name="code"]').exists()).toBe(false)
+    await wrapper.find('form').trigger('submit')
+    await settled()
+    expect(read(wrapper)).toContain('sits here already')
+    await wrapper.find('input[name="code"]').setValue('k7pm')
+    await wrapper.find('form').trigger('submit')
+    await settled()
+    expect(body('POST', 1)).toEqual({ name: 'Hana', code: 'k7pm' })
+  })
+
+  it('takes somebody back who has a code', async () => {
+    const wrapper = join()
+    await button(wrapper, 'I have sat here before, and have a code').trigger('click')
+    expect(wrapper.find('input[name="code"]').exists()).toBe(true)
+  })
+})
+
 describe('the phases of a plan', () => {
   const plan = (minutes: number[], length: number, slides = [slide(1, [text('a')], { phase: 'teach' }), slide(2, [text('b')], { phase: 'review' })]): Lesson =>
     reactive(lesson(slides, { minutes: length, phases: (['starter', 'teach', 'review'] as PhaseKind[]).map((kind, at) => ({ kind, minutes: minutes[at]!, grouping: 'class', teacher: '', students: '' })) } as unknown as Partial<Lesson>))

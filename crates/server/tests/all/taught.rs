@@ -321,7 +321,12 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
     assert!(says.contains("three strengths"), "{says}");
 
-    // The step as pictures, and the whole working as one.
+    // The step as pictures, where its strongest hint may be seen, and the whole working as one.
+    assert_eq!((&seated["pictures"], seated["written"][0].is_null()), (&json!(true), true));
+    let (status, says) = hana.refused("GET", &picture, json!(null)).await;
+    assert_eq!(status, StatusCode::NOT_FOUND);
+    assert_eq!(says, "The picture comes once the answer stands there.");
+    teacher.raw("PUT", &hints, Some(json!({"hints": 3}))).await;
     let scenes = hana.ask("GET", &picture, None).await;
     for line in ["above", "line"] {
         assert!(scenes[line]["curves"]["shapes"].as_array().is_some_and(|all| all.len() > 4));

@@ -1,0 +1,159 @@
+#!/usr/bin/env bash
+# What a school's machine does at the worst moment, over and over:
+#   setup/faults.sh first-start [TIMES]   kill -9 during the first start, then a start that must be whole
+#   setup/faults.sh twice [TIMES]         two first starts at once on one database
+#   setup/faults.sh killed [TIMES]        kill -9 of the program while a class writes: no saved line may be missing
+#   setup/faults.sh away [SECONDS]        so long without a database, while a class writes
+#   setup/faults.sh stopped               SIGTERM while connections stand half open: it must end within 10 s
+# Each on a database of its own in a folder that goes away; the program must have been built (./start does).
+set -u
+cd "$(dirname "${BASH_SOURCE[0]}")/.." || exit 1
+. setup/common.sh
+. setup/database.sh
+
+program=$(target_dir)/release/honey-ladder
+[[ -x $program ]] || die "The program is not built yet. Run ./start once."
+[[ -f web/dist/index.html ]] || die "The front end is not built yet. Run ./start once."
+need curl curl
+need jq jq
+
+work=$(mktemp -d)
+served=
+over() {
+  [[ -n $served ]] && kill -9 "$served" 2>/dev/null
+  database_stop
+  rm -rf "$work"
+}
+trap over EXIT
+trap 'exit 130' INT TERM
+
+port=18080
+site=http://127.0.0.1:$port
+
+sql() { mariadb --no-defaults --skip-ssl -h127.0.0.1 -P"$(cat "$work/db/port")" -uhoney -p"$(cat "$work/db/password")" -N -e "$1" 2>>"$work/sql.log"; }
+empty() { sql "DROP DATABASE IF EXISTS honey_ladder; CREATE DATABASE honey_ladder CHARACTER SET utf8mb4"; }
+# serve [PORT]: starts the program; `served` is its process.
+serve() {
+  "$program" serve --web web/dist --port "${1:-$port}" --database-url "$database_url/honey_ladder" >>"$work/program.log" 2>&1 &
+  served=$!
+}
+# ready: waits until it answers; fails when it has ended.
+ready() {
+  local waited
+  for ((waited = 0; waited < 600; waited++)); do
+    curl -fs -o /dev/null -m 2 "$site/api/site" && return 0
+    kill -0 "$served" 2>/dev/null || return 1
+    sleep 0.05
+  done
+  return 1
+}
+end_served() {
+  kill -9 "$served" 2>/dev/null
+  wait "$served" 2>/dev/null
+  served=
+}
+# counts: what the demo world is made of.
+counts() { sql "SELECT (SELECT COUNT(*) FROM honey_ladder.teacher), (SELECT COUNT(*) FROM honey_ladder.lesson), (SELECT COUNT(*) FROM honey_ladder.ladder), (SELECT COUNT(*) FROM honey_ladder.desk), (SELECT COUNT(*) FROM honey_ladder.desk_rung)"; }
+fault() {
+  say "FAULT: $*"
+  tail -n 5 "$work/program.log"
+  exit 1
+}
+
+# A signed-in teacher's first ladder: its desk's address is in `desk`.
+sit() {
+  curl -fs -c "$work/teacher" -H 'content-type: application/json' -d '{"sign_in":"orla","password":"clover-and-heather"}' "$site/api/sign-in" >/dev/null || fault "nobody can sign in"
+  local ladder
+  ladder=$(curl -fs -b "$work/teacher" "$site/api/ladders" | jq -r '.entries[0].id')
+  desk=$(curl -fs -b "$work/teacher" "$site/api/ladders/$ladder" | jq -r .desk)
+  curl -fs -c "$work/student" -H 'content-type: application/json' -d "{\"name\":\"Hana $RANDOM$RANDOM\"}" "$site/api$desk/join" >/dev/null || fault "nobody can sit down"
+}
+# lines N: the body of a save based on revision N.
+lines() { printf '{"based_on":%d,"lines":[{"text":"x = %d"}]}' "$1" "$1"; }
+# put N: saves; tells the status.
+put() { curl -s -o "$work/answer" -w '%{http_code}' -m 8 -b "$work/student" -X PUT -H 'content-type: application/json' -d "$(lines "$1")" "$site/api$desk/rungs/1"; }
+stands() { curl -fs -b "$work/student" "$site/api$desk" | jq -r '.written[0].revision // 0'; }
+
+database_start "$work/db"
+case "${1:-}" in
+  first-start)
+    times=${2:-50}
+    empty && serve && ready || fault "it does not start at all"
+    whole=$(counts)
+    end_served
+    for ((at = 1; at <= times; at++)); do
+      empty
+      serve
+      sleep "0.$(printf '%03d' $((RANDOM % 900)))"
+      end_served
+      serve
+      ready || fault "after kill $at it does not start"
+      [[ $(counts) == "$whole" ]] || fault "after kill $at the demo world is $(counts), not $whole"
+      end_served
+    done
+    say "$times kills during the first start: each time the next start was whole ($whole)." ;;
+  twice)
+    times=${2:-5}
+    for ((at = 1; at <= times; at++)); do
+      empty
+      serve $((port + 1))
+      first=$served
+      serve
+      ready || fault "one of two starts did not come up"
+      kill -0 "$first" 2>/dev/null || fault "the other one ended"
+      [[ $(sql "SELECT COUNT(*) FROM honey_ladder.teacher") == 1 ]] || fault "the demo world was loaded twice"
+      kill -9 "$first"
+      end_served
+    done
+    say "$times times two first starts at once: both came up, on one demo world." ;;
+  killed)
+    times=${2:-50}
+    empty && serve && ready || fault "it does not start at all"
+    sit
+    saved=0
+    for ((at = 1; at <= times; at++)); do
+      (sleep "0.$(printf '%03d' $((RANDOM % 400)))" && kill -9 "$served") &
+      while status=$(put "$saved"); [[ $status == 200 ]]; do saved=$((saved + 1)); done
+      wait $! 2>/dev/null
+      end_served
+      serve
+      ready || fault "after kill $at it does not start"
+      now=$(stands)
+      ((now == saved || now == saved + 1)) || fault "after kill $at revision $now stands, and $saved was acknowledged"
+      # The same lines once more are known, whether or not their answer was lost.
+      [[ $(put "$saved") == 200 ]] || fault "after kill $at the same save is refused: $(cat "$work/answer")"
+      saved=$((saved + 1))
+    done
+    end_served
+    say "$times kills while a student wrote: $saved saves, every acknowledged one stands." ;;
+  away)
+    seconds=${2:-30}
+    empty && serve && ready || fault "it does not start at all"
+    sit
+    [[ $(put 0) == 200 ]] || fault "a line is not saved"
+    database_stop
+    slowest=0
+    for ((until = SECONDS + seconds; SECONDS < until; )); do
+      began=$SECONDS
+      status=$(put 1)
+      [[ $status == 5* ]] || fault "without a database it answers $status: $(cat "$work/answer")"
+      ((SECONDS - began > slowest)) && slowest=$((SECONDS - began))
+    done
+    database_launch "$(cat "$work/db/port")"
+    [[ $(put 1) == 200 ]] || fault "with the database back it answers: $(cat "$work/answer")"
+    end_served
+    say "$seconds s without a database: told each time, within $slowest s; then it went on." ;;
+  stopped)
+    empty && serve && ready || fault "it does not start at all"
+    for ((at = 0; at < 20; at++)); do
+      exec {half}<>"/dev/tcp/127.0.0.1/$port"
+      printf 'GET /api/site HTTP/1.1\r\nHost: loc' >&"$half"
+    done
+    began=$SECONDS
+    kill "$served"
+    wait "$served"
+    ((SECONDS - began <= 10)) || fault "it took $((SECONDS - began)) s to stop"
+    served=
+    say "It stopped within $((SECONDS - began + 1)) s beside 20 half-sent heads." ;;
+  *) sed -n '2,9s/^# \{0,1\}//p' "$0" ; exit 2 ;;
+esac
