@@ -92,7 +92,7 @@ const shown = computed(() => {
               </button>
             </td>
             <td>
-              <el-button text size="small" :aria-label="words.ladder.takeAway(desk.student)" :title="words.ladder.takeAway(desk.student)" @click="takeAway(desk)">×</el-button>
+              <el-button text class="away" :aria-label="words.ladder.takeAway(desk.student)" :title="words.ladder.takeAway(desk.student)" @click="takeAway(desk)">×</el-button>
             </td>
           </tr>
         </tbody>
@@ -130,6 +130,14 @@ td {
 th {
   padding-inline: 6px 12px;
   text-align: start;
+}
+th small {
+  display: block;
+  font-weight: 400;
+  white-space: nowrap;
+}
+.away {
+  font-size: 1.25rem;
 }
 thead th:not(:first-child) {
   padding-inline: 0;
