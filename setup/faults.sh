@@ -5,6 +5,7 @@
 #   setup/faults.sh killed [TIMES]        kill -9 of the program while a class writes: no saved line may be missing
 #   setup/faults.sh away [SECONDS]        so long without a database, while a class writes
 #   setup/faults.sh stopped               SIGTERM while connections stand half open: it must end within 10 s
+#   setup/faults.sh bad-inputs [TIMES]    hostile lines, texts, figures and files: no death, no answer over 2 s, under 400 MB
 # Each on a database of its own in a folder that goes away; the program must have been built (./start does).
 set -u
 cd "$(dirname "${BASH_SOURCE[0]}")/.." || exit 1
@@ -73,6 +74,38 @@ lines() { printf '{"based_on":%d,"lines":[{"text":"x = %d"}]}' "$1" "$1"; }
 # put N: saves; tells the status.
 put() { curl -s -o "$work/answer" -w '%{http_code}' -m 8 -b "$work/student" -X PUT -H 'content-type: application/json' -d "$(lines "$1")" "$site/api$desk/rungs/1"; }
 stands() { curl -fs -b "$work/student" "$site/api$desk" | jq -r '.written[0].revision // 0'; }
+
+# hostile_lines: those that were once found, cut, repeated and nested.
+hostile_lines() {
+  local file line
+  for file in crates/protocol/tests/corpus/*.txt; do
+    while IFS= read -r line; do
+      printf '%s\n' "${line%% -> *}" "${line##* -> }" "${line:0:$((RANDOM % 60 + 1))}" "($line)^$line" "√$line/$line"
+    done <"$file"
+  done | cut -c 1-12000
+  for line in '1+' '((' '2^' '√' 'x³ ' '\\frac{1}{' '10^' '>' '\u0000' '9' 'sin ' '|' '½' '🐝' '= ' '$' '**' '[' '<a>'; do
+    for count in 3 30 300 3000; do printf "%0.s$line" $(seq "$count"); echo; done
+  done
+}
+
+# hostile_figures: one a line.
+hostile_figures() {
+  local n
+  for n in -1 0 1e12 1e300 4294967295 60000 0.5; do
+    printf '%s\n' \
+      "{\"kind\":\"circle\",\"radius\":\"\",\"diameter\":\"\",\"arc\":[0,$n],\"arc_label\":\"\",\"central\":\"\",\"inscribed\":\"\",\"inner_label\":\"\"}" \
+      "{\"kind\":\"groups\",\"names\":[\"a\",\"b\"],\"each\":[$n,$n],\"groups\":$n}" \
+      "{\"kind\":\"ruler\",\"length\":$n,\"thing\":[0,$n],\"label\":\"x\"}" \
+      "{\"kind\":\"number_line\",\"from\":0,\"to\":$n,\"points\":[{\"at\":$n,\"label\":\"x\"}]}" \
+      "{\"kind\":\"dot_array\",\"rows\":$n,\"columns\":$n,\"filled\":$n}" \
+      "{\"kind\":\"graph\",\"letter\":\"x\",\"x\":[0,$n],\"y\":[0,$n],\"curves\":[],\"points\":[]}" \
+      "{\"kind\":\"tally\",\"count\":$n}" \
+      "{\"kind\":\"percent_bar\",\"percent\":$n,\"part\":\"x\",\"whole\":\"60\"}" \
+      "{\"kind\":\"strips\",\"strips\":[{\"parts\":$n,\"shaded\":$n,\"label\":\"x\"}]}"
+  done
+  jq -nc '{kind: "family_tree", nodes: [range(60000) | {value: "a", of: (if . == 0 then null else 0 end)}]}'
+  jq -nc '{kind: "table", heads: [], rows: [range(2000) | ["1", "2"]]}'
+}
 
 database_start "$work/db"
 case "${1:-}" in
@@ -155,5 +188,46 @@ case "${1:-}" in
     ((SECONDS - began <= 10)) || fault "it took $((SECONDS - began)) s to stop"
     served=
     say "It stopped within $((SECONDS - began + 1)) s beside 20 half-sent heads." ;;
-  *) sed -n '2,9s/^# \{0,1\}//p' "$0" ; exit 2 ;;
+  bad-inputs)
+    times=${2:-7000}
+    empty && serve && ready || fault "it does not start at all"
+    sit
+    lesson=$(curl -fs -b "$work/teacher" "$site/api/lessons" | jq -r '.entries[0].id')
+    opened=$(curl -fs -b "$work/teacher" "$site/api/lessons/$lesson" | jq -c '{based_on: .revision, lesson}')
+    hostile_lines >"$work/lines"
+    jq -R -c --arg desk "$site/api$desk/rungs/2" '. as $line | (
+        {to: $desk, as: "student", how: "PUT", body: {based_on: 0, lines: [{text: $line}, {text: $line, latex: true}]}},
+        {to: "/api/board", body: {lines: [{text: $line}, {text: "x = 1"}]}},
+        {to: "/api/examples", body: {kind: "typed", problem: {text: $line[:300]}}},
+        {to: "/api/second-look/text", body: {text: ("Solve $" + $line + "$.\n\n" + $line + "\n\n| a | b |\n|---|---|\n| " + $line + " | 1 |")}},
+        {to: "/api/pictures", body: {kind: "graph", values: [$line[:120], "-5", "5"]}},
+        {to: "/api/lessons/file", body: {text: ("# " + $line + "\n\n" + $line), grade: 6, strand: "number", minutes: 45}}
+      )' "$work/lines" >"$work/bodies"
+    printf '%s' "$opened" >"$work/opened"
+    hostile_figures | jq -c --slurpfile opened "$work/opened" --arg to "/api/lessons/$lesson" \
+      '. as $figure | $opened[0] | .lesson.slides[0].blocks = [{kind: "picture", figure: $figure, caption: ""}] | {to: $to, how: "PUT", body: .}' >>"$work/bodies"
+    shuf "$work/bodies" -o "$work/bodies"
+    sent=0 slowest=0 most=0
+    declare -A told=()
+    while ((sent < times)); do
+      while IFS= read -r one && ((sent < times)); do
+        jq -c .body <<<"$one" >"$work/body"
+        IFS=$'\t' read -r to who how < <(jq -r '[(.to | if startswith("/") then . else .[("'"$site"'" | length):] end), (.as // "teacher"), (.how // "POST")] | @tsv' <<<"$one")
+        read -r status took < <(curl -s -o "$work/answer" -w '%{http_code} %{time_total}\n' -m 30 -b "$work/$who" -X "$how" -H 'content-type: application/json' --data-binary @"$work/body" "$site$to")
+        kill -0 "$served" 2>/dev/null || fault "it died of $(head -c 300 "$work/body") at $to"
+        [[ $status == 000 || $status == 500 ]] && fault "$status for $(head -c 300 "$work/body") at $to: $(cat "$work/answer")"
+        took=$(awk -v t="$took" 'BEGIN { printf "%d", t * 1000 }')
+        ((took > 2000)) && fault "$took ms for $(head -c 300 "$work/body") at $to"
+        ((took > slowest)) && slowest=$took
+        told[$status]=$((${told[$status]:-0} + 1))
+        sent=$((sent + 1))
+      done <"$work/bodies"
+      # The next round is of other lines.
+      shuf "$work/bodies" -o "$work/bodies"
+    done
+    most=$(awk '/VmHWM/ { print int($2 / 1024) }' "/proc/$served/status")
+    ((most < 400)) || fault "it took $most MB"
+    end_served
+    say "$sent bad inputs: no death, $slowest ms at most, $most MB at most. Answers: $(for status in "${!told[@]}"; do printf '%s %s, ' "${told[$status]}" "$status"; done)" ;;
+  *) sed -n '2,10s/^# \{0,1\}//p' "$0" ; exit 2 ;;
 esac

@@ -1,5 +1,6 @@
 //! What must be true of any input whatever: nothing panics, and no answer is half an answer.
 
+use algebra::work::{self, Limit, within};
 use algebra::write::{latex_line, mathml_line, speech_line, text_line};
 use algebra::{Line, read_latex, read_line};
 use protocol::check::{CheckRequest, Verdict, answer};
@@ -10,6 +11,11 @@ use protocol::check::{CheckRequest, Verdict, answer};
 /// # Errors
 /// What is wrong with the answer.
 pub fn reading(text: &str) -> Result<(), String> {
+    // What takes too much is stopped, as it is wherever lines come in.
+    within(Limit::steps(work::LINE), || read_back(text)).unwrap_or(Ok(()))
+}
+
+fn read_back(text: &str) -> Result<(), String> {
     for (name, read) in [("typed", read_line(text)), ("LaTeX", read_latex(text))] {
         match read {
             Err(error) => {
