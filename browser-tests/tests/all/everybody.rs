@@ -24,7 +24,8 @@ async fn check(browser: &Browser, what: &str) {
 async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
     let program = Program::start().await;
     let (_, ladder) = program.demo_ladder().await;
-    for browser in [Browser::open_phone().await, Browser::open(1280, 900).await] {
+    let (phone, screen) = (Browser::open_phone().await, Browser::open(1280, 900).await);
+    for (browser, name) in [(phone, "Sanna"), (screen, "Noor")] {
         browser.go(&program.url).await;
         browser.see_text("Good to see you").await;
         check(&browser, "sign-in").await;
@@ -108,7 +109,7 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.go(&format!("{}/desk/{}", program.url, ladder.link)).await;
         browser.see_text("What is your first name?").await;
         check(&browser, "joining").await;
-        browser.fill("First name", "Sanna").await;
+        browser.fill("First name", name).await;
         browser.press("Sit down").await;
         browser.see_text("Write your first line.").await;
         check(&browser, "the Step Desk").await;

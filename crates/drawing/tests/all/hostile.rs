@@ -1,6 +1,7 @@
 //! Figures of every kind with hostile numbers, texts and lists in them: refused with a sentence, or drawn within their
 //! budget of work.
 
+use super::kinds::{as_large_as_it_may_be, kinds};
 use drawing::svg::svg;
 use drawing::{Scene, Shape, draw};
 use proptest::prelude::*;
@@ -12,66 +13,6 @@ use teaching::figure::Figure;
 const MOST: usize = 12_000;
 /// Longest picture, in bytes.
 const LONGEST: usize = 1 << 20;
-
-/// A figure of each kind.
-fn kinds() -> Vec<Value> {
-    let mark = json!({"at": 3.5, "label": "x"});
-    let strip = json!({"parts": 4, "shaded": 3, "label": "3/4"});
-    let node = |value: &str, of: Value| json!({"value": value, "of": of});
-    let tree = json!([
-        node("12", Value::Null),
-        node("3", json!(0)),
-        node("4", json!(0)),
-        node("2", json!(2))
-    ]);
-    vec![
-        json!({"kind": "ratio_table", "rows": ["jars", "frames"], "columns": [["1", "3"], ["4", "n"]]}),
-        json!({"kind": "number_line", "from": -3, "to": 12, "points": [mark]}),
-        json!({"kind": "bar", "parts": [mark, mark], "total": "30"}),
-        json!({"kind": "graph", "letter": "x", "x": [-5, 5], "y": [-3, 8], "points": [{"at": [1, 2], "label": "A"}],
-               "curves": [{"label": "y = x", "pieces": [[[-5, -5], [0, 0], [5, 5]]]}]}),
-        json!({"kind": "polygon", "corners": [[0, 0], [4, 0], [4, 3]], "sides": ["4 cm", "3 cm", "x"], "right": [1],
-               "angles": ["α", "", "β"], "lines": [{"from": [0, 0], "to": [4, 1], "label": "h", "helps": true}],
-               "turns": [{"at": [0, 0], "radius": 1, "degrees": [0, 40]}], "marks": [{"at": [1, 1], "label": "A"}]}),
-        json!({"kind": "circle", "radius": "r", "diameter": "d", "arc": [10, 100], "arc_label": "b", "central": "x",
-               "seen_from": 200, "inscribed": "y", "inner": 0.5, "inner_label": "s"}),
-        json!({"kind": "ruler", "length": 12, "thing": [2.5, 7], "label": "a pencil"}),
-        json!({"kind": "table", "heads": ["x", "y"], "rows": [["1", "2"], ["3", "4"]]}),
-        json!({"kind": "blocks", "hundreds": 2, "tens": 13, "ones": 4}),
-        json!({"kind": "columns", "heads": ["T", "O"], "carries": ["1", ""], "rows": [["4", "7"], ["2", "5"]],
-               "sign": "+", "result": ["7", "2"]}),
-        json!({"kind": "factor_tree", "nodes": tree, "ringed": [3]}),
-        json!({"kind": "operation_tree", "nodes": tree}),
-        json!({"kind": "family_tree", "nodes": tree}),
-        json!({"kind": "tiles", "tiles": [{"label": "x^2", "count": 2}, {"label": "x", "count": -3}]}),
-        json!({"kind": "balance", "left": [{"label": "x", "count": 3, "lifts": false}],
-               "right": [{"label": "12", "count": 1, "lifts": true}]}),
-        json!({"kind": "dot_array", "rows": 4, "columns": 6, "filled": 9}),
-        json!({"kind": "jumps", "stops": [mark, {"at": 9, "label": "9"}], "jumps": ["+5.5"]}),
-        json!({"kind": "hundred_grid", "numbered": true, "marked": [1, 50, 100]}),
-        json!({"kind": "coins", "values": [1, 25, 100]}),
-        json!({"kind": "tally", "count": 13}),
-        json!({"kind": "calendar", "first": 2, "days": 30, "marked": [4, 11]}),
-        json!({"kind": "point_hops", "digits": ["4", "5", "0"], "from": 3, "to": 1}),
-        json!({"kind": "area_model", "across": [2, 3], "down": [4, 5]}),
-        json!({"kind": "cross_lines", "terms": ["a", "b", "c", "d"], "products": ["12", ""]}),
-        json!({"kind": "fraction_circles", "circles": [strip, strip]}),
-        json!({"kind": "groups", "names": ["bees", "drones"], "each": [5, 2], "groups": 4}),
-        json!({"kind": "double_line", "rows": ["km", "min"], "stops": [{"at": 0.5, "labels": ["4", "6"]}]}),
-        json!({"kind": "pattern", "built": "cells", "counts": [6, 11, 16]}),
-        json!({"kind": "pattern", "built": "squares", "counts": [4, 7]}),
-        json!({"kind": "pattern", "built": "dots", "counts": [1, 3, 6]}),
-        json!({"kind": "unit_stairs", "units": ["km", "m", "cm"], "factors": ["1000", "100"], "way": [0, 2]}),
-        json!({"kind": "to_scale", "things": [mark, {"at": 1, "label": "1 m"}], "unit": "m"}),
-        json!({"kind": "strips", "strips": [strip, strip]}),
-        json!({"kind": "area_grid", "across": ["x", "3"], "down": ["x", "-2"], "cells": [["x^2", "3x"], ["-2x", ""]]}),
-        json!({"kind": "counters", "positive": 7, "negative": 4, "pairs": 3}),
-        json!({"kind": "digits", "digits": [{"text": "4", "kind": "kept"}, {"text": "7", "kind": "deciding"}]}),
-        json!({"kind": "percent_bar", "percent": 35, "part": "x", "whole": "60"}),
-        json!({"kind": "solution_line", "letter": "x", "from": -4, "to": 9,
-               "stretches": [{"low": mark, "high": null, "closed": [true, false]}]}),
-    ]
-}
 
 fn numbers() -> impl Strategy<Value = Value> {
     prop_oneof![
@@ -216,6 +157,14 @@ fn there_is_one_of_every_kind() {
         all
     });
     assert_eq!(named.len(), all, "{:?}", named.keys());
+}
+
+#[test]
+fn as_large_as_each_may_be_it_is_drawn_within_its_budget() {
+    for figure in kinds() {
+        let large = as_large_as_it_may_be(&figure);
+        is_within_budget(&serde_json::from_value(large).expect("it may be"));
+    }
 }
 
 proptest! {

@@ -2,4 +2,5 @@
 
 mod extremes;
 mod hostile;
+mod kinds;
 mod scenes;
