@@ -48,6 +48,8 @@ ready() {
   done
   return 1
 }
+# begin: the program on an empty database.
+begin() { empty && serve && ready || fault "it does not start at all"; }
 end_served() {
   kill -9 "$served" 2>/dev/null
   wait "$served" 2>/dev/null
@@ -111,7 +113,7 @@ database_start "$work/db"
 case "${1:-}" in
   first-start)
     times=${2:-50}
-    empty && serve && ready || fault "it does not start at all"
+    begin
     whole=$(counts)
     end_served
     for ((at = 1; at <= times; at++)); do
@@ -141,7 +143,7 @@ case "${1:-}" in
     say "$times times two first starts at once: both came up, on one demo world." ;;
   killed)
     times=${2:-50}
-    empty && serve && ready || fault "it does not start at all"
+    begin
     sit
     saved=0
     for ((at = 1; at <= times; at++)); do
@@ -161,7 +163,7 @@ case "${1:-}" in
     say "$times kills while a student wrote: $saved saves, every acknowledged one stands." ;;
   away)
     seconds=${2:-30}
-    empty && serve && ready || fault "it does not start at all"
+    begin
     sit
     [[ $(put 0) == 200 ]] || fault "a line is not saved"
     database_stop
@@ -177,7 +179,7 @@ case "${1:-}" in
     end_served
     say "$seconds s without a database: told each time, within $slowest s; then it went on." ;;
   stopped)
-    empty && serve && ready || fault "it does not start at all"
+    begin
     for ((at = 0; at < 20; at++)); do
       exec {half}<>"/dev/tcp/127.0.0.1/$port"
       printf 'GET /api/site HTTP/1.1\r\nHost: loc' >&"$half"
@@ -190,7 +192,7 @@ case "${1:-}" in
     say "It stopped within $((SECONDS - began + 1)) s beside 20 half-sent heads." ;;
   bad-inputs)
     times=${2:-7000}
-    empty && serve && ready || fault "it does not start at all"
+    begin
     sit
     lesson=$(curl -fs -b "$work/teacher" "$site/api/lessons" | jq -r '.entries[0].id')
     opened=$(curl -fs -b "$work/teacher" "$site/api/lessons/$lesson" | jq -c '{based_on: .revision, lesson}')

@@ -32,7 +32,7 @@ async function join(): Promise<void> {
     </label>
     <failure-note v-if="failure" :failure="failure" />
     <el-button type="primary" size="large" native-type="submit" :loading="busy">{{ words.desk.go }}</el-button>
-    <button v-if="!comesBack" type="button" class="link" @click="comesBack = true">{{ words.desk.beenHere }}</button>
+    <button v-if="!comesBack" type="button" class="as-link" @click="comesBack = true">{{ words.desk.beenHere }}</button>
   </form>
 </template>
 
@@ -47,15 +47,7 @@ label {
   gap: 4px;
   font-weight: 600;
 }
-.link {
+.as-link {
   justify-self: start;
-  min-block-size: 44px;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--honey-deep);
-  font: inherit;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

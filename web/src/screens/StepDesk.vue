@@ -61,7 +61,7 @@ async function leave(): Promise<void> {
       <span class="brand"><honey-mark /><span>{{ desk?.title ?? words.desk.title }}</span></span>
       <span v-if="desk?.student" class="who">
         <span v-if="desk.code" class="soft" :title="words.desk.codeHelp">{{ words.desk.yourCode }} <strong>{{ desk.code }}</strong></span>
-        <button type="button" class="link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
+        <button type="button" class="as-link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
       </span>
     </header>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
@@ -118,16 +118,6 @@ header {
 }
 .who strong {
   letter-spacing: 0.08em;
-}
-.link {
-  flex: none;
-  min-block-size: 36px;
-  border: 0;
-  background: none;
-  color: var(--honey-deep);
-  font: inherit;
-  text-decoration: underline;
-  cursor: pointer;
 }
 .rungs {
   display: flex;
