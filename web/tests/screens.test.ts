@@ -5,6 +5,8 @@ import { nextTick } from 'vue'
 import type { DeskView, Judgement, ShelfEntry } from '@/api/client'
 import Shelf from '@/screens/Shelf.vue'
 import SignIn from '@/screens/SignIn.vue'
+// Loaded before the tests, so that none waits for it.
+import '@/components/RungWriter.vue'
 import StepDesk from '@/screens/StepDesk.vue'
 import { asked, bad, good } from './api'
 import { button, push, read, stand, whereTo } from './mounted'
