@@ -5,6 +5,7 @@
 #   setup/faults.sh killed [TIMES]        kill -9 of the program while a class writes: no saved line may be missing
 #   setup/faults.sh away [SECONDS]        so long without a database, while a class writes
 #   setup/faults.sh stopped               SIGTERM while connections stand half open: it must end within 10 s
+#   setup/faults.sh flood [TIMES]         how long one student waits for a verdict while another floods with the worst lines
 #   setup/faults.sh bad-inputs [TIMES]    hostile lines, texts, figures and files: no death, no answer over 2 s, under 400 MB
 # Each on a database of its own in a folder that goes away; the program must have been built (./start does).
 set -u
@@ -87,6 +88,27 @@ hostile_lines() {
   done | cut -c 1-12000
   for line in '1+' '((' '2^' '√' 'x³ ' '\\frac{1}{' '10^' '>' '\u0000' '9' 'sin ' '|' '½' '🐝' '= ' '$' '**' '[' '<a>'; do
     for count in 3 30 300 3000; do printf "%0.s$line" $(seq "$count"); echo; done
+  done
+}
+
+# verdicts N: milliseconds that the student waits for each of N saved and judged lines, sorted.
+verdicts() {
+  local at
+  for ((at = 0; at < $1; at++)); do
+    curl -s -o "$work/answer" -w '%{http_code} %{time_total}\n' -m 30 -b "$work/student" -X PUT -H 'content-type: application/json' -d "$(lines "$saved")" "$site/api$desk/rungs/1"
+    saved=$((saved + 1))
+  done | awk '{ print ($1 == 200 ? int($2 * 1000) : 99999) }' | sort -n
+}
+# flood_of WHO: sends the worst lines as this one, each time new ones, four at a time; tells what they took.
+flood_of() {
+  local count=0
+  while :; do
+    for rung in 2 3 4 5; do
+      count=$((count + 1))
+      sed "s/\"text\":\"/\"text\":\"$count + /g" "$work/flood" >"$work/flood.$rung"
+      curl -s -o /dev/null -w '%{http_code} %{time_total}\n' -m 30 -b "$work/$1" -X PUT -H 'content-type: application/json' --data-binary @"$work/flood.$rung" "$site/api$desk/rungs/$rung" >>"$work/flooded" &
+    done
+    wait
   done
 }
 
@@ -190,6 +212,27 @@ case "${1:-}" in
     ((SECONDS - began <= 10)) || fault "it took $((SECONDS - began)) s to stop"
     served=
     say "It stopped within $((SECONDS - began + 1)) s beside 20 half-sent heads." ;;
+  flood)
+    times=${2:-200}
+    begin
+    sit
+    cp "$work/student" "$work/flooder"
+    curl -fs -c "$work/student" -H 'content-type: application/json' -d "{\"name\":\"Bo $RANDOM\"}" "$site/api$desk/join" >/dev/null || fault "nobody else can sit down"
+    # Twelve of the lines that cost most, and no revision: nothing of them is saved, all of them are judged.
+    grep -v '^#' crates/protocol/tests/corpus/found.txt | awk '{ sub(/ -> .*/, "") } length > 40' | head -n 12 |
+      jq -R -s -c '{based_on: 0, lines: (split("\n") | map(select(. != "") | {text: .[:2000]}))}' >"$work/flood"
+    saved=0
+    verdicts "$times" >"$work/alone"
+    saved=$times
+    flood_of flooder &
+    flood=$!
+    sleep 1
+    verdicts "$times" >"$work/beside"
+    kill "$flood" 2>/dev/null
+    end_served
+    tell() { awk -v what="$1" '{ all[NR] = $1 } END { printf "%s: half within %d ms, 99 of 100 within %d ms, the slowest %d ms. ", what, all[int((NR + 1) / 2)], all[int(NR * 0.99)], all[NR] }' "$2"; }
+    say "$(awk '{ told[$1]++; sum += $2 } END { for (status in told) printf "%d answers %s to the flood, ", told[status], status; printf "%.1f s each.", sum / NR }' "$work/flooded")"
+    say "$times verdicts. $(tell 'Alone' "$work/alone")$(tell 'Beside the flood' "$work/beside")" ;;
   bad-inputs)
     times=${2:-7000}
     begin
@@ -231,5 +274,5 @@ case "${1:-}" in
     ((most < 400)) || fault "it took $most MB"
     end_served
     say "$sent bad inputs: no death, $slowest ms at most, $most MB at most. Answers: $(for status in "${!told[@]}"; do printf '%s %s, ' "${told[$status]}" "$status"; done)" ;;
-  *) sed -n '2,10s/^# \{0,1\}//p' "$0" ; exit 2 ;;
+  *) sed -n '2,11s/^# \{0,1\}//p' "$0" ; exit 2 ;;
 esac

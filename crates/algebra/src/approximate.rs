@@ -97,7 +97,9 @@ fn value_where(expr: &Expr, letter: &dyn Fn(&str) -> f64) -> f64 {
             [one] => call(*function, &[of(one)]),
             several => call(*function, &several.iter().map(of).collect::<Vec<_>>()),
         },
-        ExprKind::PlusMinus { .. } => f64::NAN,
+        ExprKind::PlusMinus { .. } | ExprKind::Apply { .. } | ExprKind::WithRemainder { .. } => {
+            f64::NAN
+        }
     }
 }
 
@@ -153,7 +155,11 @@ fn call(function: Function, arguments: &[f64]) -> f64 {
         }
         Function::Max => arguments.iter().copied().fold(x, f64::max),
         Function::Min => arguments.iter().copied().fold(x, f64::min),
-        Function::Hcf | Function::Lcm | Function::Choose => f64::NAN,
+        Function::Floor => x.floor(),
+        Function::Ceiling => x.ceil(),
+        Function::Hcf | Function::Lcm | Function::Choose | Function::Arrange | Function::Mod => {
+            f64::NAN
+        }
     }
 }
 

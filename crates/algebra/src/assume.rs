@@ -36,7 +36,9 @@ impl Assumptions {
             let trimmed = text.trim();
             if trimmed.eq_ignore_ascii_case("positive") {
                 found.all_positive = true;
-            } else if let Some(letters) = whole_letters(trimmed) {
+            } else if let Some(letters) =
+                whole_letters(&trimmed.replace(" is an ", " ").replace(" is ", " "))
+            {
                 found.whole.extend(letters);
             } else {
                 match read_line(trimmed) {

@@ -111,6 +111,8 @@ impl Sight<'_> {
                 _ => None,
             },
             ExprKind::Unit(_)
+            | ExprKind::Apply { .. }
+            | ExprKind::WithRemainder { .. }
             | ExprKind::Factorial(_)
             | ExprKind::Ratio(_)
             | ExprKind::PlusMinus { .. } => None,
@@ -139,7 +141,11 @@ impl Sight<'_> {
             | Function::Min
             | Function::Hcf
             | Function::Lcm
-            | Function::Choose => None,
+            | Function::Choose
+            | Function::Arrange
+            | Function::Mod
+            | Function::Floor
+            | Function::Ceiling => None,
         }
     }
 }

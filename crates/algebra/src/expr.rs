@@ -84,6 +84,11 @@ pub enum ExprKind {
     Ratio(Vec<Expr>),
     /// A function of its arguments, such as `sin x`.
     Call { function: Function, arguments: Vec<Expr> },
+    /// `f(a)` of a function that is only named: `f`, `f^-1`, `f'`. Equal arguments give equal values, and no more is
+    /// known of it.
+    Apply { name: String, arguments: Vec<Expr> },
+    /// `3 r 2`: what a division gives, and what is left over.
+    WithRemainder { quotient: Box<Expr>, remainder: Box<Expr> },
     /// `±a`, or `∓a` when `opposite`; all signs of a line agree.
     PlusMinus { opposite: bool, value: Box<Expr> },
 }
@@ -155,6 +160,21 @@ functions! {
     Lcm = "lcm",
     /// How many ways to choose: `choose(8, 2)`.
     Choose = "choose",
+    /// How many ways to arrange some of them: `arrange(8, 2)`, also typed `8P2`.
+    Arrange = "arrange",
+    /// What is left when the first is divided by the second, both whole: `mod(17, 5)`, also typed `17 mod 5`.
+    Mod = "mod",
+    /// The greatest whole number that is not greater.
+    Floor = "floor",
+    /// The least whole number that is not less.
+    Ceiling = "ceil",
+}
+
+/// Whether a symbol is more than one letter with its subscript: `Area`, `AB`, `∠ABC`, `P(red)`.
+#[must_use]
+pub fn is_name(symbol: &str) -> bool {
+    let base = symbol.split_once('_').map_or(symbol, |(base, _)| base);
+    base.chars().filter(|c| *c != '\'').count() > 1
 }
 
 impl From<ExprKind> for Expr {
@@ -257,10 +277,11 @@ impl Expr {
             | ExprKind::Subtract(a, b)
             | ExprKind::Multiply(a, b)
             | ExprKind::Divide(a, b)
-            | ExprKind::Power(a, b) => vec![a, b],
-            ExprKind::Ratio(parts) | ExprKind::Call { arguments: parts, .. } => {
-                parts.iter().collect()
-            }
+            | ExprKind::Power(a, b)
+            | ExprKind::WithRemainder { quotient: a, remainder: b } => vec![a, b],
+            ExprKind::Ratio(parts)
+            | ExprKind::Call { arguments: parts, .. }
+            | ExprKind::Apply { arguments: parts, .. } => parts.iter().collect(),
         }
     }
 
@@ -301,6 +322,13 @@ impl Expr {
                 function: *function,
                 arguments: arguments.iter().map(|p| *go(p)).collect(),
             },
+            ExprKind::Apply { name, arguments } => ExprKind::Apply {
+                name: name.clone(),
+                arguments: arguments.iter().map(|p| *go(p)).collect(),
+            },
+            ExprKind::WithRemainder { quotient, remainder } => {
+                ExprKind::WithRemainder { quotient: go(quotient), remainder: go(remainder) }
+            }
         };
         Expr::at(kind, self.span)
     }

@@ -12,4 +12,4 @@ pub use rational::{
     Rational, decimal_places, exact_root, from_int, in_base, is_within_bits, product_of,
     round_to_places, show, square_part, to_decimal_text,
 };
-pub use written::{Notation, Written};
+pub use written::{Notation, Rounding, Written};

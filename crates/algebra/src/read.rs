@@ -8,15 +8,20 @@
 //! `teaching`.
 
 mod error;
+mod light;
 mod lines;
 mod names;
 mod parser;
+mod school;
 mod sentence;
 mod token;
+mod vocabulary;
 
 pub use error::{Expected, Mend, ReadError, ReadErrorKind};
+pub use light::Light;
 pub(crate) use names::are_letters;
 pub use sentence::quantities_in;
+pub(crate) use token::BLANK;
 
 use crate::budget;
 use crate::expr::{Expr, Span};
@@ -27,8 +32,10 @@ use crate::line::Line;
 pub enum Note {
     /// `1/2x` was read as `(1/2)x`.
     DividesThenMultiplies(Span),
-    /// `3/4 ÷ 2/3` was read as `((3/4) ÷ 2)/3`.
-    DividesTwice(Span),
+    /// `3/4 ÷ 2/3` was read as three quarters by two thirds: beside `÷` a slash without spaces is a fraction.
+    DividesByFraction(Span),
+    /// `2,5` was read as two and five tenths.
+    DecimalComma(Span),
     /// `x^1/2` was read as `(x^1)/2`, and `e^2x` as `(e^2)x`.
     PowerEnds(Span),
     /// `0.1(6)` was read as a decimal that repeats.
@@ -103,8 +110,20 @@ pub fn read_line_with(text: &str, options: Options) -> Result<Reading, ReadError
     if text.len() > budget::LINE_BYTES {
         return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
     }
+    read_in_light(text, options, &Light::of([text]))
+}
+
+/// Reads one line as [`read_line_with`] does, in the light of others.
+///
+/// # Errors
+/// As [`read_line`].
+pub fn read_in_light(text: &str, options: Options, light: &Light) -> Result<Reading, ReadError> {
+    if text.len() > budget::LINE_BYTES {
+        return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
+    }
+    let options = Options { quantities: options.quantities || light.has_units(), ..options };
     let tokens = token::tokens(text, options.latex, options.quantities)?;
-    lines::read(text, &tokens, options.units())
+    lines::read(text, &tokens, options.units(), light)
 }
 
 /// Reads one line of LaTeX as an equation editor writes it, where `x^23` is x squared times three.

@@ -4,7 +4,7 @@ use crate::budget::Budget;
 use crate::expr::{Expr, ExprKind};
 use crate::normal::{Normaliser, Quotient, Values, constant};
 use crate::number::Integer;
-use crate::number::{Notation, Rational, Written, from_int};
+use crate::number::{Notation, Rational, Rounding, Written, from_int};
 use num_integer::Integer as _;
 use num_traits::{One, Pow, Signed, Zero};
 
@@ -28,6 +28,14 @@ pub fn fits(value: &Quotient, right: &Expr, budget: &mut Budget) -> Fit {
     };
     if let ExprKind::Degree(number) = &number.kind {
         let Some(value) = counted_in_degrees(value, budget) else { return Fit::Unknown };
+        let value = if negative { value.negated() } else { value };
+        return fits(&value, number, budget);
+    }
+    // 10.4 m/s: how many there are of this rate.
+    if let ExprKind::Divide(quantity, below) = &number.kind
+        && let ExprKind::Multiply(number, above) = &quantity.kind
+        && let Some(value) = counted_in(value, &(**above).clone().over((**below).clone()), budget)
+    {
         let value = if negative { value.negated() } else { value };
         return fits(&value, number, budget);
     }
@@ -86,6 +94,15 @@ fn steps(written: &Written) -> Vec<Rational> {
         if exponent < 0 { power.recip() } else { power }
     };
     let places = |places: &u32| i32::try_from(*places).unwrap_or(i32::MAX).min(5_000);
+    match written.rounding() {
+        Some(Rounding::Places(p)) => return vec![ten(-places(p))],
+        Some(Rounding::Nearest(step)) => return vec![step.clone()],
+        Some(Rounding::Figures(figures)) => {
+            let Some(first) = first_place(written.value()) else { return vec![Rational::one()] };
+            return vec![ten(first + 1 - i32::try_from(*figures).unwrap_or(i32::MAX).min(5_000))];
+        }
+        None => {}
+    }
     match written.notation() {
         Notation::Integer => {
             let mut found = vec![Rational::one()];
@@ -102,6 +119,19 @@ fn steps(written: &Written) -> Vec<Rational> {
         Notation::Scientific { places: p, exponent } => vec![ten(exponent - places(p))],
         Notation::Repeating { .. } | Notation::Mixed { .. } | Notation::Based { .. } => Vec::new(),
     }
+}
+
+/// The power of ten of a number's first figure: 1 for 46, -2 for 0.05. `None` for zero.
+fn first_place(value: &Rational) -> Option<i32> {
+    if value.is_zero() {
+        return None;
+    }
+    let size = value.abs();
+    let ten = Rational::from_integer(Integer::from(10));
+    // Digits above and below tell it to one place.
+    let digits = |n: &Integer| i32::try_from(n.to_string().len()).unwrap_or(i32::MAX);
+    let guess = digits(size.numer()) - digits(size.denom());
+    (guess - 1..=guess + 1).rev().find(|n| n.abs() < 5_000 && Pow::pow(&ten, *n) <= size)
 }
 
 /// Whether `told` is the multiple of `step` nearest to `value`, ties away from zero.

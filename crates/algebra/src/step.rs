@@ -5,7 +5,7 @@ use crate::budget::Budget;
 use crate::equal::{equal_given, exclusions, follows_from_sign};
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
-use crate::normal::{Normaliser, Values};
+use crate::normal::{Normaliser, NotNormal, Values, constant};
 use crate::round::{Fit, fits};
 use crate::solve::compare::{
     formulas as literal_formulas, linear_systems, literal, one_to_one, several_letters,
@@ -48,6 +48,9 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     if let Some((from, to)) = tuples::resolved(from, to) {
         return compare_given(&from, &to, setting);
     }
+    if let Some(found) = as_meant(from, to, setting) {
+        return found;
+    }
     match (from, to) {
         (Line::Sentence(_), _) | (_, Line::Sentence(_)) => StepVerdict::Undecided,
         // A definition says nothing of the line above; it has to make sense by itself.
@@ -59,9 +62,7 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             None => StepVerdict::Undecided,
         },
         (Line::Rounded(_), _) => StepVerdict::Undecided,
-        (Line::Expression(a), Line::Expression(b)) => {
-            of_values(equal_given(a, b, &setting.assumed))
-        }
+        (Line::Expression(a), Line::Expression(b)) => with_unit(a, b, setting),
         (Line::Expression(start), Line::Relations { sides, relations }) => {
             continued(start, sides, relations, setting)
         }
@@ -71,6 +72,99 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             _ => StepVerdict::Undecided,
         },
     }
+}
+
+/// Compares lines that mean more than they say by themselves: a box to be filled, what the first one defines or gives,
+/// functions that are only named. `None` for all others.
+fn as_meant(from: &Line, to: &Line, setting: &Setting) -> Option<StepVerdict> {
+    if let Some(found) = blanks::compare(from, to, setting) {
+        return Some(found);
+    }
+    if let Some(found) = definitions::compare(from, to, setting) {
+        return Some(found);
+    }
+    let (before, after) = (definitions::as_letters(from), definitions::as_letters(to));
+    if before.is_some() || after.is_some() {
+        let of = |line: &Line, letters: Option<Line>| letters.unwrap_or_else(|| line.clone());
+        return Some(compare_given(&of(from, before), &of(to, after), setting));
+    }
+    let put = definitions::without_given_values(from, to)?;
+    let found = compare_given(&put, to, setting);
+    matches!(found, StepVerdict::Equivalent { .. }).then_some(found)
+}
+
+/// Whether two numbers stand in an order.
+fn ordered(left: &Expr, right: &Expr, relation: Relation) -> StepVerdict {
+    let mut budget = Budget::for_verdict();
+    let none = Values::new();
+    let mut forms = Normaliser::new(&none, &mut budget);
+    let built = forms.build(left).and_then(|l| Ok((l, forms.build(right)?)));
+    let (l, r) = match built {
+        Ok(values) => values,
+        Err(NotNormal::Undefined) => return different(Reason::NeverDefined),
+        Err(_) => return StepVerdict::Undecided,
+    };
+    let sign = l.minus(&r, &mut budget).ok().and_then(|d| constant::sign(&d, &mut budget));
+    match sign.and_then(|sign| relation.holds_for(sign)) {
+        Some(true) => StepVerdict::Equivalent { provided: Vec::new() },
+        Some(false) => {
+            let (left, right) = (Shown::Value(l.to_expr()), Shown::Value(r.to_expr()));
+            StepVerdict::NotEquivalent(Difference {
+                counterexample: Some(Counterexample { at: none, left, right }),
+                ..Difference::default()
+            })
+        }
+        None => StepVerdict::Undecided,
+    }
+}
+
+/// Compares two expressions, of which the second may have a unit that the first works out without:
+/// `2(6 + 4) = 20 cm`.
+fn with_unit(left: &Expr, right: &Expr, setting: &Setting) -> StepVerdict {
+    match values(left, right, setting) {
+        StepVerdict::NotEquivalent(found) => match without_unit(left, right) {
+            Some(number) if values(left, &number, setting).is_equivalent() => {
+                StepVerdict::Equivalent { provided: Vec::new() }
+            }
+            _ => StepVerdict::NotEquivalent(found),
+        },
+        found => found,
+    }
+}
+
+/// Compares two expressions.
+fn values(a: &Expr, b: &Expr, setting: &Setting) -> StepVerdict {
+    if let Some(found) = remainders::compare(a, b) {
+        return found;
+    }
+    let with_sign =
+        |expr: &Expr| expr.any(&mut |part| matches!(part.kind, ExprKind::PlusMinus { .. }));
+    if with_sign(a) != with_sign(b) {
+        // `√4 = ±2`: one value against two.
+        for upper in [true, false] {
+            match of_values(equal_given(&signed(a, upper), &signed(b, upper), &setting.assumed)) {
+                StepVerdict::Equivalent { .. } => {}
+                other => return other,
+            }
+        }
+        return StepVerdict::Equivalent { provided: Vec::new() };
+    }
+    of_values(equal_given(a, b, &setting.assumed))
+}
+
+/// The exact value of an expression without letters, where it is a fraction.
+pub fn exact_value(expr: &Expr) -> Option<crate::number::Rational> {
+    let mut budget = Budget::for_verdict();
+    let none = Values::new();
+    Normaliser::new(&none, &mut budget).build(expr).ok()?.as_constant()
+}
+
+/// An expression in its normal form, where it has one.
+fn simplest(expr: &Expr) -> Expr {
+    let mut budget = Budget::for_verdict();
+    let none = Values::new();
+    let built = Normaliser::new(&none, &mut budget).build(expr);
+    built.map_or_else(|_| expr.clone(), |value| value.to_expr())
 }
 
 /// An expression, and below it `3(x + 4) = 3x + 12` or `≈ 10.4`: the chain is headed by it.
@@ -105,7 +199,20 @@ pub fn judge_alone(line: &Line) -> StepVerdict {
 /// Judges one line by itself, as [`judge_alone`], under assumptions.
 #[must_use]
 pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
+    if let Some(line) = definitions::as_letters(line) {
+        return judge_alone_given(&line, setting);
+    }
     match line {
+        // `d = √(3² + 4²) = √25 = 5`: the name is explained, the rest is claimed.
+        Line::Relations { sides, relations } if definitions::is_named_chain(sides, relations) => {
+            match &sides[1..] {
+                [only] => judge_alone_given(&Line::Expression(only.clone()), setting),
+                rest => {
+                    let (sides, relations) = (rest.to_vec(), relations[1..].to_vec());
+                    judge_alone_given(&Line::Relations { sides, relations }, setting)
+                }
+            }
+        }
         Line::Expression(expr) => {
             of_values(equal_given(expr, &expr.clone().times(Expr::int(1)), &setting.assumed))
         }
@@ -126,6 +233,19 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
             }
             open.unwrap_or(StepVerdict::Equivalent { provided: all })
         }
+        // `(2, 3) + (1, 4) = (3, 7)`: each entry is claimed.
+        Line::AllOf(lines)
+            if lines.iter().all(|l| l.symbols().is_empty() && l.as_equation().is_some()) =>
+        {
+            let verdicts = lines.iter().map(|line| judge_alone_given(line, setting));
+            let none = StepVerdict::Equivalent { provided: Vec::new() };
+            verdicts.into_iter().find(|verdict| !verdict.is_equivalent()).unwrap_or(none)
+        }
+        // A list of values claims nothing.
+        Line::Point(_) => StepVerdict::Equivalent { provided: Vec::new() },
+        Line::AnyOf(lines) if lines.iter().all(|l| matches!(l, Line::Expression(_))) => {
+            StepVerdict::Equivalent { provided: Vec::new() }
+        }
         Line::Definition { letter, value } => {
             let sound = !value.symbols().contains(letter);
             if sound {
@@ -140,7 +260,7 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
 
 fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> StepVerdict {
     match relation {
-        Relation::Equal => of_values(equal_given(left, right, &setting.assumed)),
+        Relation::Equal => with_unit(left, right, setting),
         Relation::Approximate => rounded(left, right),
         Relation::NotEqual if left.symbols().is_empty() && right.symbols().is_empty() => {
             match link(left, right, Relation::Equal, setting) {
@@ -150,6 +270,9 @@ fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> Ste
                 StepVerdict::Equivalent { .. } => different(Reason::Values),
                 open => open,
             }
+        }
+        _ if left.symbols().is_empty() && right.symbols().is_empty() => {
+            ordered(left, right, relation)
         }
         _ => {
             let line = Line::Relations {
@@ -161,6 +284,27 @@ fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> Ste
                 None => StepVerdict::Undecided,
             }
         }
+    }
+}
+
+/// The number of a side with a unit, where the other side works it out without units: `2(6 + 4) = 20 cm`,
+/// `360/5 = 72°`.
+fn without_unit(left: &Expr, right: &Expr) -> Option<Expr> {
+    let has_unit = |expr: &Expr| {
+        expr.any(&mut |part| {
+            matches!(part.kind, ExprKind::Unit(_) | ExprKind::Degree(_) | ExprKind::Call { .. })
+        })
+    };
+    let is_worked_out = left.symbols().is_empty() && !left.children().is_empty() && !has_unit(left);
+    if !is_worked_out {
+        return None;
+    }
+    match &right.kind {
+        ExprKind::Degree(number) => Some((**number).clone()),
+        ExprKind::Multiply(number, unit) if has_unit(unit) && !has_unit(number) => {
+            Some((**number).clone())
+        }
+        _ => None,
     }
 }
 
@@ -192,6 +336,7 @@ fn in_one_letter(from: &Line, to: &Line, letter: &str, setting: &Setting) -> Ste
             gained: found.gained,
             counterexample: found.counterexample,
             reason: Reason::Values,
+            ..Difference::default()
         }),
         Err(_) => StepVerdict::Undecided,
     }
@@ -354,7 +499,19 @@ fn formulas(
         Some(letter) => literal::compare_for(&f, &t, letter),
         None => literal::compare_all((&f, from), (&t, to), letters),
     };
-    match compared.ok()? {
+    let compared = compared.ok()?;
+    // `ab = ac` -> `b = c` loses where a is 0, whatever b and c are.
+    if matches!(compared, literal::Comparison::Same(_))
+        && setting.unknown.is_none()
+        && literal::cancels(&f, &t, solved.as_deref(), &mut budget)
+        && let Ok(literal::Comparison::Different(found)) =
+            literal::compare_all((&f, from), (&t, to), letters)
+        && (setting.assumed.is_empty() || setting.assumed.admit(&found.at, &mut budget))
+        && is_true(from, &found.at, &mut budget) != is_true(to, &found.at, &mut budget)
+    {
+        return Some(of_comparison(literal::Comparison::Different(found)));
+    }
+    match compared {
         literal::Comparison::Open => None,
         // The formulas were compared without what they divide by: the point is looked at in the lines.
         literal::Comparison::Different(found)
@@ -380,11 +537,16 @@ fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     let mut budget = Budget::for_verdict();
     let rows = linear_systems::reduced(from, letters, &mut budget)
         .and_then(|f| Ok((f, linear_systems::reduced(to, letters, &mut budget)?)));
+    // Whether each side has finitely many points.
+    let mut finite = (true, true);
     let apart = match rows {
         Ok((Some(f), Some(t))) if f == t => {
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
-        Ok((Some(f), Some(t))) => linear_systems::point_apart(&f, &t, letters),
+        Ok((Some(f), Some(t))) => {
+            finite = (f.len() == letters.len(), t.len() == letters.len());
+            linear_systems::point_apart(&f, &t, letters)
+        }
         _ => {
             let before = points::points(from, letters, &mut budget);
             let after = points::points(to, letters, &mut budget);
@@ -400,6 +562,8 @@ fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     };
     match apart {
         Some((at, before)) => StepVerdict::NotEquivalent(Difference {
+            lost_points: if before && finite.0 { vec![at.clone()] } else { Vec::new() },
+            gained_points: if !before && finite.1 { vec![at.clone()] } else { Vec::new() },
             counterexample: Some(Counterexample {
                 at,
                 left: Shown::Truth(before),
@@ -446,6 +610,9 @@ fn signed(expr: &Expr, upper: bool) -> Expr {
     })
 }
 
+mod blanks;
+mod definitions;
+mod remainders;
 mod rounded;
 mod squares;
 mod tuples;

@@ -13,6 +13,8 @@ pub enum Base {
     Kilogram,
     /// Time.
     Second,
+    /// Time that has no fixed number of seconds.
+    Month,
     /// Temperature, as a difference.
     Degree,
     /// Money, each currency its own.
@@ -31,6 +33,7 @@ impl Base {
             Self::Metre => "m",
             Self::Kilogram => "kg",
             Self::Second => "s",
+            Self::Month => "month",
             Self::Degree => "°C",
             Self::Dollar => "$",
             Self::Euro => "€",
@@ -60,6 +63,7 @@ const AREA: &[(Base, i32)] = &[(Base::Metre, 2)];
 const VOLUME: &[(Base, i32)] = &[(Base::Metre, 3)];
 const MASS: &[(Base, i32)] = &[(Base::Kilogram, 1)];
 const TIME: &[(Base, i32)] = &[(Base::Second, 1)];
+const MONTHS: &[(Base, i32)] = &[(Base::Month, 1)];
 const SPEED: &[(Base, i32)] = &[(Base::Metre, 1), (Base::Second, -1)];
 const FORCE: &[(Base, i32)] = &[(Base::Kilogram, 1), (Base::Metre, 1), (Base::Second, -2)];
 const ENERGY: &[(Base, i32)] = &[(Base::Kilogram, 1), (Base::Metre, 2), (Base::Second, -2)];
@@ -90,6 +94,8 @@ const UNITS: &[Entry] = &[
     unit(&["mg", "milligram", "milligrams"],                                (1, 1_000_000), MASS),
     unit(&["lb", "pounds", "lbs"],                                          (45_359_237, 100_000_000), MASS),
     unit(&["oz", "ounce", "ounces"],                                        (45_359_237, 1_600_000_000), MASS),
+    unit(&["year", "years"],                                                (12, 1), MONTHS),
+    unit(&["month", "months"],                                              (1, 1), MONTHS),
     unit(&["week", "weeks"],                                                (604_800, 1), TIME),
     unit(&["day", "days"],                                             (86_400, 1), TIME),
     unit(&["h", "hr", "hrs", "hour", "hours"],                              (3600, 1), TIME),

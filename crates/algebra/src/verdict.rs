@@ -91,6 +91,14 @@ pub enum StepVerdict {
     Undecided,
 }
 
+impl StepVerdict {
+    /// Whether both lines say the same.
+    #[must_use]
+    pub const fn is_equivalent(&self) -> bool {
+        matches!(self, Self::Equivalent { .. })
+    }
+}
+
 /// How two lines differ.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
 pub struct Difference {
@@ -98,6 +106,10 @@ pub struct Difference {
     pub lost: Vec<Solution>,
     /// Solutions that came in, when they are finitely many.
     pub gained: Vec<Solution>,
+    /// Points of several letters that went missing, when they are finitely many: one shows it.
+    pub lost_points: Vec<Values>,
+    /// Points of several letters that came in.
+    pub gained_points: Vec<Values>,
     /// A point that shows the difference.
     pub counterexample: Option<Counterexample>,
     /// What else there is to say.

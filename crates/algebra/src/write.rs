@@ -39,6 +39,7 @@ fn strength(expr: &Expr) -> Strength {
         ExprKind::Add(..) | ExprKind::Subtract(..) => Strength::Sum,
         ExprKind::Negative(_) | ExprKind::PlusMinus { .. } => Strength::Sum,
         ExprKind::Multiply(..) | ExprKind::Divide(..) => Strength::Product,
+        ExprKind::WithRemainder { .. } => Strength::Sum,
         ExprKind::Call { .. } => Strength::Function,
         ExprKind::Power(..) => Strength::Power,
         ExprKind::Number(written) => match written.notation() {
@@ -53,6 +54,11 @@ fn strength(expr: &Expr) -> Strength {
 
 /// Whether `left` and `right` may stand side by side and be read as a product: `2x`, `3(x + 1)`, `xy`.
 fn may_touch(left: &Expr, right: &Expr) -> bool {
+    let is_word =
+        |expr: &Expr| matches!(&expr.kind, ExprKind::Symbol(name) if crate::expr::is_name(name));
+    if is_word(left) || is_word(right) {
+        return false;
+    }
     let ends_well = match &left.kind {
         ExprKind::Number(_) | ExprKind::Symbol(_) => strength(left) == Strength::Value,
         ExprKind::Multiply(_, last) => may_touch(last, right),

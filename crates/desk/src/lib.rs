@@ -13,7 +13,9 @@ pub use teaching::reading::DeskLine;
 use self::task::{Progress, Task};
 use algebra::work::{self, Purse};
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{Expr, ExprKind, Line, Options, Role, read_line, read_line_with};
+use algebra::{
+    Expr, ExprKind, Light, Line, Options, Role, read_in_light, read_line, read_line_with,
+};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
 use teaching::WorkingLine;
@@ -113,8 +115,9 @@ impl Judgement {
 pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let quantities = reads_units(rung);
     let options = Options { quantities, ..Options::default() };
+    let light = light(rung, lines);
     let problem =
-        read_line_with(&rung.line, options).map_or(Line::NoSolution, |reading| reading.line);
+        read_in_light(&rung.line, options, &light).map_or(Line::NoSolution, |reading| reading.line);
     let in_degrees = has_degrees(&problem);
     let asks_degrees = rung.answer.read().is_some_and(|answer| has_degrees(&answer));
     let task = Task {
@@ -125,6 +128,7 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         unknown: rung.unknown.clone(),
         // In a story without a letter there is nothing to set up: its lines are compared with the value.
         story: rung.story && !rung.unknown.is_empty(),
+        light,
         quantities,
         in_degrees: in_degrees || asks_degrees,
         asks_degrees,
@@ -172,6 +176,13 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     Judgement { finished: answered && sound, answered, lines: judged, next }
 }
 
+/// What a problem and its lines tell about the names in each other.
+fn light(rung: &Rung, lines: &[DeskLine]) -> Light {
+    let texts = lines.iter().take(MOST_LINES).map(|line| line.text.as_str());
+    let unknown = Some(rung.unknown.as_str()).filter(|unknown| !unknown.is_empty());
+    Light::of(std::iter::once(rung.line.as_str()).chain(texts)).about(unknown)
+}
+
 /// Whether an angle in degrees stands in a line.
 fn has_degrees(line: &Line) -> bool {
     any(line, |part| matches!(part.kind, ExprKind::Degree(_)))
@@ -204,7 +215,8 @@ pub fn reads_units(rung: &Rung) -> bool {
 #[must_use]
 pub fn step(rung: &Rung, lines: &[DeskLine], at: usize) -> Option<(Line, Line)> {
     let quantities = reads_units(rung);
-    let read = |line: &DeskLine| line.read(quantities).ok().map(|reading| reading.line);
+    let light = light(rung, lines);
+    let read = |line: &DeskLine| line.read_in(quantities, &light).ok().map(|reading| reading.line);
     let line = read(lines.get(at)?)?;
     let is_mathematics = |line: &Line| !matches!(line, Line::Sentence(_) | Line::Definition { .. });
     let above = lines[..at].iter().rev().filter_map(read).find(is_mathematics);

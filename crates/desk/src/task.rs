@@ -4,7 +4,8 @@ use super::{DeskLine, JudgedLine, hints, unreadable};
 use algebra::degrees::in_radians;
 use algebra::form::Form;
 use algebra::{
-    Expr, ExprKind, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given, judge_alone,
+    Expr, ExprKind, Light, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given,
+    judge_alone,
 };
 use teaching::problem::told_rounded;
 use teaching::reading::best_reading;
@@ -23,6 +24,8 @@ pub(super) struct Task {
     pub form: Form,
     /// The answer as it stands in the key.
     pub key: String,
+    /// What the problem and all lines tell about the names in each other.
+    pub light: Light,
     /// Whether words behind numbers are units.
     pub quantities: bool,
     /// Whether its angles are in degrees.
@@ -74,7 +77,7 @@ impl Task {
         let plain =
             |text: &str| text.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase();
         let told = plain(written.text.trim_end_matches('.'));
-        let reading = written.read(self.quantities);
+        let reading = written.read_in(self.quantities, &self.light);
         let line = reading.as_ref().map_or(&Line::NoSolution, |reading| &reading.line);
         let mut judged = JudgedLine::of(line);
         let is_relation = matches!(line, Line::Relations { .. } | Line::AnyOf(_));
@@ -157,7 +160,7 @@ impl Task {
     }
 
     pub(super) fn judge(&self, written: &DeskLine, progress: &mut Progress) -> JudgedLine {
-        let reading = match written.read(self.quantities) {
+        let reading = match written.read_in(self.quantities, &self.light) {
             Ok(reading) => reading,
             Err(error) => return unreadable(&written.text, &error),
         };

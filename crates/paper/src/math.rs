@@ -181,6 +181,25 @@ fn node(expr: &Expr) -> Value {
             }
             row(items)
         }
+        ExprKind::WithRemainder { quotient, remainder } => {
+            row(vec![base(quotient), text(" r "), base(remainder)])
+        }
+        ExprKind::Apply { name, arguments } => {
+            let mut inside = Vec::new();
+            for (index, argument) in arguments.iter().enumerate() {
+                if index > 0 {
+                    inside.push(text(", "));
+                }
+                inside.push(node(argument));
+            }
+            let name = match name.split_once('^') {
+                Some((f, power)) => {
+                    json!({ "k": "sup", "a": letter(f), "b": number(&power.replace('-', "−")) })
+                }
+                None => letter(name),
+            };
+            row(vec![name, json!({ "k": "paren", "a": row(inside) })])
+        }
         ExprKind::Call { function, arguments } => {
             let mut inside = Vec::new();
             for (index, argument) in arguments.iter().enumerate() {

@@ -2,14 +2,15 @@
 
 use algebra::degrees::{in_degrees, in_radians, values_in_degrees};
 use algebra::form::Form;
+use algebra::normal::Values;
 use algebra::solve::{Solution, Writing};
 use algebra::verdict::Reason;
 use algebra::verdict::Shown;
 use algebra::work::{self, Limit, within};
 use algebra::write::text;
 use algebra::{
-    Assumptions, Condition, Counterexample, Expr, Line, Options, ReadError, Reading, Setting,
-    StepVerdict, judge_alone_given, read_line_with,
+    Assumptions, Condition, Counterexample, Expr, Light, Line, Options, ReadError, Reading,
+    Setting, StepVerdict, judge_alone_given, read_in_light,
 };
 use serde::de::DeserializeOwned;
 use serde::{Deserialize, Serialize};
@@ -108,6 +109,9 @@ pub struct CheckAnswer {
     pub lost: Vec<String>,
     /// Solutions that came in.
     pub gained: Vec<String>,
+    /// Why the lines differ, in words, where no value says it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub reason: Option<String>,
     /// A point that shows a difference.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub counterexample: Option<CounterexampleText>,
@@ -194,6 +198,9 @@ pub(crate) fn request<T: DeserializeOwned>(
     })
 }
 
+/// Most lost or gained solutions that are told.
+const MOST_TOLD: usize = 20;
+
 /// Answers a question. One that takes too much is left open.
 #[must_use]
 pub fn answer(request: &CheckRequest) -> CheckAnswer {
@@ -203,7 +210,9 @@ pub fn answer(request: &CheckRequest) -> CheckAnswer {
 
 fn worked_out(request: &CheckRequest) -> CheckAnswer {
     let id = || request.id.clone();
-    let read = |text: &str| read(text, request.quantities);
+    let lines = [Some(request.from.as_str()), request.to.as_deref()];
+    let light = Light::of(lines.into_iter().flatten()).about(request.unknown.as_deref());
+    let read = |text: &str| read(text, request.quantities, &light);
     let (from, to) = match (read(&request.from), request.to.as_deref().map(read).transpose()) {
         (Ok(from), Ok(to)) => (from, to),
         (Err(error), _) | (_, Err(error)) => {
@@ -253,6 +262,14 @@ fn worked_out(request: &CheckRequest) -> CheckAnswer {
         Writing::Exact(expr) => value(expr),
         Writing::Near { .. } => solution.text(),
     };
+    // A point is told as it could be typed: `x = 3, y = 2`.
+    let point = |at: &Values| {
+        let each = at.iter().map(|(letter, v)| format!("{letter} = {}", value(&v.to_shown())));
+        each.collect::<Vec<_>>().join(", ")
+    };
+    let told = |values: &[Solution], points: &[Values]| -> Vec<String> {
+        values.iter().map(solution).chain(points.iter().map(point)).take(MOST_TOLD).collect()
+    };
     let answer = match verdict {
         StepVerdict::Tested { .. } | StepVerdict::Undecided => {
             CheckAnswer::new(id(), Verdict::Undecided)
@@ -268,8 +285,9 @@ fn worked_out(request: &CheckRequest) -> CheckAnswer {
             }
         }
         StepVerdict::NotEquivalent(found) => CheckAnswer {
-            lost: found.lost.iter().map(solution).collect(),
-            gained: found.gained.iter().map(solution).collect(),
+            lost: told(&found.lost, &found.lost_points),
+            gained: told(&found.gained, &found.gained_points),
+            reason: words::difference(&found).map(|says| plain(&says)),
             counterexample: found.counterexample.as_ref().map(|example| shown(example, value)),
             // No slip makes two lines that are never defined together.
             slip: to
@@ -297,9 +315,15 @@ fn in_degrees_told(told: &Condition) -> Condition {
     }
 }
 
-fn read(text: &str, quantities: bool) -> Result<Reading, ErrorText> {
+fn read(text: &str, quantities: bool, light: &Light) -> Result<Reading, ErrorText> {
     let options = Options { quantities, ..Options::default() };
-    read_line_with(text, options).map_err(|error| unreadable(text, &error))
+    let reading = read_in_light(text, options, light).map_err(|error| unreadable(text, &error))?;
+    // A sentence says nothing that could be compared.
+    if matches!(reading.line, Line::Sentence(_)) {
+        let says = "This is a sentence: only mathematics is compared.".into();
+        return Err(ErrorText { at: (0, text.chars().count()), says, mend: None });
+    }
+    Ok(reading)
 }
 
 pub(crate) fn unreadable(text: &str, error: &ReadError) -> ErrorText {

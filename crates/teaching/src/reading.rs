@@ -1,7 +1,8 @@
 //! A line as somebody wrote it, and what it is read as.
 
 use algebra::{
-    Line, Options, ReadError, Reading, Setting, Span, StepVerdict, compare_given, read_line_with,
+    Light, Line, Options, ReadError, Reading, Setting, Span, StepVerdict, compare_given,
+    read_in_light,
 };
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -22,7 +23,16 @@ impl DeskLine {
     /// # Errors
     /// Where it breaks, and what would mend it.
     pub fn read(&self, quantities: bool) -> Result<Reading, ReadError> {
-        read_line_with(&self.text, Options { latex: self.latex, quantities, ..Options::default() })
+        self.read_in(quantities, &Light::of([self.text.as_str()]))
+    }
+
+    /// The same in the light of other lines, such as those above it.
+    ///
+    /// # Errors
+    /// As [`DeskLine::read`].
+    pub fn read_in(&self, quantities: bool, light: &Light) -> Result<Reading, ReadError> {
+        let options = Options { latex: self.latex, quantities, ..Options::default() };
+        read_in_light(&self.text, options, light)
     }
 }
 

@@ -3,23 +3,38 @@
 
 mod added_denominators;
 mod added_exponents_of_power;
+mod added_for_a_leg;
 mod added_instead_of_scaling;
 mod added_radicands;
+mod added_sizes;
 mod bars_dropped;
+mod bases_multiplied;
 mod cancelled_a_term;
+mod carry_forgotten;
+mod case_sign_wrong;
 mod coefficient_of_one_forgotten;
 mod collected_unlike_terms;
+mod cut_off;
+mod diameter_for_radius;
 mod difference_as_square;
+mod digits_in_wrong_order;
+mod divided_by_percent;
 mod divided_by_unknown;
 mod divided_exponents;
 mod divided_first_term_only;
 mod divided_one_term;
 mod divided_wrong_way;
 mod done_to_one_side;
+mod eliminated_unevenly;
 mod exponent_as_factor;
+mod fact_off;
+mod factor_signs_turned;
 mod factor_taken_out;
 mod first_and_last_only;
+mod first_term_for_difference;
+mod fraction_as_digits;
 mod function_of_each_term;
+mod half_forgotten;
 mod halved_instead_of_rooted;
 mod inverse_as_reciprocal;
 mod inverted_wrong_fraction;
@@ -31,26 +46,56 @@ mod logarithm_of_each_term;
 mod logarithm_power_brought;
 mod logarithms_merged_as_sum;
 mod logarithms_multiplied;
+mod middle_sign_turned;
+mod minus_missed_the_fraction;
 mod minus_times_minus;
+mod mixed_number_muddled;
+mod multiplied_by_coefficient;
+mod multiplied_by_unknown_below;
+mod multiplied_crosswise;
 mod multiplied_exponents;
+mod multiplied_instead_of_dividing;
+mod multiplied_one_part;
 mod multiplied_one_term;
 mod multiplied_straight_across;
 mod negative_exponent_as_sign;
+mod one_angle_only;
+mod one_end_of_square;
+mod one_lost_in_factoring;
+mod pair_brought_out;
+mod parts_multiplied_apart;
 mod percent_as_number;
+mod percent_change_muddled;
+mod place_lost;
+mod point_misplaced;
 mod power_missed_a_factor;
+mod powers_added;
+mod pythagorean_root_lost;
+mod ratio_turned;
+mod reduced_unevenly;
 mod rewriting;
 mod root_of_each_term;
 mod root_of_one_sign;
+mod root_only_above;
+mod root_with_sign_of_bracket;
+mod same_taken_from_both;
 mod second_term_not_multiplied;
 mod sign_lost_in_bracket;
+mod sign_lost_in_formula;
 mod sign_not_turned;
 mod sign_squared_away;
+mod sign_turned_for_nothing;
+mod smaller_from_larger_digit;
 mod split_without_zero;
 mod squared_each_term;
 mod squared_one_side;
 mod subtracted_instead_of_dividing;
 mod subtracted_other_way_round;
+mod time_as_decimal;
 mod took_away_a_negative;
+mod top_not_scaled;
+mod worked_from_right;
+mod written_as_exact;
 mod wrong_power_of_ten;
 mod zero_exponent_as_zero;
 
@@ -110,6 +155,35 @@ impl Slip for Named {
 /// each file in `slips`.
 pub static SLIPS: &[&dyn Slip] = &[
     &left_to_right::LeftToRight,
+    &added_for_a_leg::AddedForALeg,
+    &root_with_sign_of_bracket::RootWithSignOfBracket,
+    &case_sign_wrong::CaseSignWrong,
+    &sign_lost_in_formula::SignLostInFormula,
+    &one_end_of_square::OneEndOfSquare,
+    &one_angle_only::OneAngleOnly,
+    &sign_turned_for_nothing::SignTurnedForNothing,
+    &minus_missed_the_fraction::MinusMissedTheFraction,
+    &cut_off::CutOff,
+    &mixed_number_muddled::MixedNumberMuddled,
+    &parts_multiplied_apart::PartsMultipliedApart,
+    &top_not_scaled::TopNotScaled,
+    &divided_by_percent::DividedByPercent,
+    &percent_change_muddled::PercentChangeMuddled,
+    &half_forgotten::HalfForgotten,
+    &diameter_for_radius::DiameterForRadius,
+    &time_as_decimal::TimeAsDecimal,
+    &bases_multiplied::BasesMultiplied,
+    &powers_added::PowersAdded,
+    &middle_sign_turned::MiddleSignTurned,
+    &pair_brought_out::PairBroughtOut,
+    &root_only_above::RootOnlyAbove,
+    &pythagorean_root_lost::PythagoreanRootLost,
+    &multiplied_by_unknown_below::MultipliedByUnknownBelow,
+    &first_term_for_difference::FirstTermForDifference,
+    &eliminated_unevenly::EliminatedUnevenly,
+    &digits_in_wrong_order::DigitsInWrongOrder,
+    &carry_forgotten::CarryForgotten,
+    &smaller_from_larger_digit::SmallerFromLargerDigit,
     &logarithm_power_brought::LogarithmPowerBrought,
     &sign_not_turned::SignNotTurned,
     &divided_by_unknown::DividedByUnknown,
@@ -123,6 +197,7 @@ pub static SLIPS: &[&dyn Slip] = &[
     &divided_wrong_way::DividedWrongWay,
     &KeptSignWhenMoving,
     &MultipliedStraightAcross,
+    &ratio_turned::RatioTurned,
     &SecondTermNotMultiplied,
     &subtracted_instead_of_dividing::SubtractedInsteadOfDividing,
     &sign_lost_in_bracket::SignLostInBracket,
@@ -139,6 +214,7 @@ pub static SLIPS: &[&dyn Slip] = &[
     &cancelled_a_term::CancelledATerm,
     &divided_first_term_only::DividedFirstTermOnly,
     &inverted_wrong_fraction::InvertedWrongFraction,
+    &worked_from_right::WorkedFromRight,
     &coefficient_of_one_forgotten::CoefficientOfOneForgotten,
     &like_terms_multiplied::LikeTermsMultiplied,
     &letters_of_product_lost::LettersOfProductLost,
@@ -146,6 +222,7 @@ pub static SLIPS: &[&dyn Slip] = &[
     &took_away_a_negative::TookAwayANegative,
     &first_and_last_only::FirstAndLastOnly,
     &difference_as_square::DifferenceAsSquare,
+    &factor_signs_turned::FactorSignsTurned,
     &logarithm_of_each_term::LogarithmOfEachTerm,
     &logarithms_multiplied::LogarithmsMultiplied,
     &logarithms_merged_as_sum::LogarithmsOfSumMerged,
@@ -159,6 +236,19 @@ pub static SLIPS: &[&dyn Slip] = &[
     &collected_unlike_terms::CollectedUnlikeTerms,
     &minus_times_minus::MinusTimesMinus,
     &subtracted_other_way_round::SubtractedOtherWayRound,
+    &multiplied_by_coefficient::MultipliedByCoefficient,
+    &fraction_as_digits::FractionAsDigits,
+    &added_sizes::AddedSizes,
+    &point_misplaced::PointMisplaced,
+    &multiplied_crosswise::MultipliedCrosswise,
+    &multiplied_one_part::MultipliedOnePart,
+    &same_taken_from_both::SameTakenFromBoth,
+    &reduced_unevenly::ReducedUnevenly,
+    &multiplied_instead_of_dividing::MultipliedInsteadOfDividing,
+    &one_lost_in_factoring::OneLostInFactoring,
+    &written_as_exact::WrittenAsExact,
+    &fact_off::FactOff,
+    &place_lost::PlaceLost,
     &done_to_one_side::DoneToOneSide,
 ];
 
@@ -243,9 +333,10 @@ fn degree(expr: &Expr) -> i64 {
 /// in a row, of which the first is told.
 #[must_use]
 pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
-    // How a number is rounded is said by the verdict itself.
+    // How a number is rounded is said by the verdict itself, but for one that was cut off.
     if to.is_rounded() {
-        return None;
+        let cut: &'static dyn Slip = &cut_off::CutOff;
+        return cut.wrong(from).contains(to).then_some(cut);
     }
     let sketch = Sketch::of(to);
     let mut left = match (sketch.tells(), is_heavy(from) || is_heavy(to)) {

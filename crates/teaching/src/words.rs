@@ -7,7 +7,7 @@ mod verdicts;
 
 pub use reading::{note, unreadable};
 pub use reasons::reason;
-pub use verdicts::{Against, condition, domain, step_says, values};
+pub use verdicts::{Against, condition, difference, domain, step_says, values};
 
 use algebra::Expr;
 use algebra::number::Rational;

@@ -158,7 +158,9 @@ impl<'a> Normaliser<'a> {
                     arguments.iter().map(|a| self.build(a)).collect::<Result<_, _>>()?;
                 self.call(*function, arguments)
             }
-            ExprKind::PlusMinus { .. } => Err(NotNormal::NotCovered),
+            ExprKind::PlusMinus { .. }
+            | ExprKind::Apply { .. }
+            | ExprKind::WithRemainder { .. } => Err(NotNormal::NotCovered),
         }
     }
 
@@ -320,6 +322,28 @@ impl<'a> Normaliser<'a> {
                 let (above, below) = (self.factorial(n.clone())?, self.factorial(k.clone())?);
                 let below = below.times(&self.factorial(rest)?, self.budget)?;
                 self.divided(&above, below)
+            }
+            Function::Arrange => {
+                let [n, k] = &arguments[..] else { return Err(NotNormal::NotCovered) };
+                let rest = n.minus(k, self.budget)?;
+                let (above, below) = (self.factorial(n.clone())?, self.factorial(rest)?);
+                self.divided(&above, below)
+            }
+            Function::Mod => {
+                let whole = |value: &Quotient| value.as_constant().filter(Rational::is_integer);
+                let values = arguments.iter().map(whole).collect::<Option<Vec<_>>>();
+                let Some([a, b]) = values.as_deref() else { return Err(NotNormal::NotCovered) };
+                if b.is_zero() {
+                    return Err(NotNormal::Undefined);
+                }
+                Ok(Quotient::constant(Rational::from(a.to_integer().mod_floor(&b.to_integer()))))
+            }
+            Function::Floor | Function::Ceiling => {
+                let value = first.as_constant().ok_or(NotNormal::NotCovered)?;
+                Ok(Quotient::constant(match function {
+                    Function::Floor => value.floor(),
+                    _ => value.ceil(),
+                }))
             }
             Function::Ln => self.ln(&first),
             Function::Log => {

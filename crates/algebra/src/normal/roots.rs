@@ -202,7 +202,12 @@ impl Normaliser<'_> {
             }
         }
         if left.is_empty() {
-            return if negative { Err(NotNormal::Undefined) } else { Ok(outside) };
+            return match (negative, outside.is_constant()) {
+                (false, _) => Ok(outside),
+                (true, true) => Err(NotNormal::Undefined),
+                // √(-x²) has a value where it only touches zero: where x is 0, which is needed already.
+                (true, false) => Ok(Quotient::default()),
+            };
         }
         // ⁴√(x²) is √|x|.
         let common = left.iter().fold(index, |g, (_, exponent)| g.gcd(exponent));

@@ -20,18 +20,58 @@ pub enum Notation {
     Scientific { places: u32, exponent: i32 },
 }
 
+/// How far a number is told to be rounded.
+#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub enum Rounding {
+    /// To that many decimal places.
+    Places(u32),
+    /// To that many significant figures, at least one.
+    Figures(u32),
+    /// To the nearest whole multiple of this.
+    Nearest(Rational),
+}
+
+impl Rounding {
+    /// As it would be typed.
+    #[must_use]
+    pub fn text(&self) -> String {
+        match self {
+            Self::Places(n) => format!("{n} dp"),
+            Self::Figures(n) => format!("{n} sf"),
+            Self::Nearest(step) => format!("nearest {}", super::show(step)),
+        }
+    }
+}
+
 /// An exact value with the notation it was written in. Never negative: a sign is an operation.
 #[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Hash)]
 pub struct Written {
     value: Rational,
     notation: Notation,
+    rounding: Option<Rounding>,
 }
 
 impl Written {
+    fn new(value: Rational, notation: Notation) -> Self {
+        Self { value, notation, rounding: None }
+    }
+
+    /// The same number, told to be rounded so far.
+    #[must_use]
+    pub fn rounded_to(self, rounding: Rounding) -> Self {
+        Self { rounding: Some(rounding), ..self }
+    }
+
+    /// How far it is told to be rounded.
+    #[must_use]
+    pub const fn rounding(&self) -> Option<&Rounding> {
+        self.rounding.as_ref()
+    }
+
     /// A whole number.
     #[must_use]
     pub fn whole(n: impl Into<Integer>) -> Self {
-        Self { value: Rational::from_integer(n.into()), notation: Notation::Integer }
+        Self::new(Rational::from_integer(n.into()), Notation::Integer)
     }
 
     /// Reads digits with at most one point, such as `12`, `.5`, `2.50`. `None` if it is not that.
@@ -45,7 +85,7 @@ impl Written {
         let places = u32::try_from(part.len()).ok()?;
         let value = Rational::new(digits, Integer::from(10).pow(places));
         let notation = if places > 0 { Notation::Decimal { places } } else { Notation::Integer };
-        Some(Self { value, notation })
+        Some(Self::new(value, notation))
     }
 
     /// `fixed` as in [`Written::decimal`], followed by `period` for ever.
@@ -57,7 +97,7 @@ impl Written {
         let nines = Integer::from(10).pow(length) - 1;
         let tail = Rational::new(period.parse().ok()?, nines * Integer::from(10).pow(places));
         let notation = Notation::Repeating { places, period: length };
-        Some(Self { value: start.value + tail, notation })
+        Some(Self::new(start.value + tail, notation))
     }
 
     /// `whole numerator/denominator`. `None` when the denominator is zero.
@@ -68,7 +108,7 @@ impl Written {
         }
         let part = Rational::new(numerator.clone(), denominator.clone());
         let value = Rational::from_integer(whole.clone()) + part;
-        Some(Self { value, notation: Notation::Mixed { whole, numerator, denominator } })
+        Some(Self::new(value, Notation::Mixed { whole, numerator, denominator }))
     }
 
     /// `mantissa` times ten to the power `exponent`. `None` beyond a power of 400 either way.
@@ -85,7 +125,7 @@ impl Written {
             Notation::Decimal { places } => places,
             _ => 0,
         };
-        Some(Self { value, notation: Notation::Scientific { places, exponent } })
+        Some(Self::new(value, Notation::Scientific { places, exponent }))
     }
 
     /// A whole number in a base from 2 to 16, its digits as they are typed: `1011` in base 2. `None` when a
@@ -97,7 +137,7 @@ impl Written {
             return None;
         }
         let value = Integer::from_str_radix(digits, base).ok()?;
-        Some(Self { value: Rational::from_integer(value), notation: Notation::Based { base } })
+        Some(Self::new(Rational::from_integer(value), Notation::Based { base }))
     }
 
     /// The exact value.
@@ -112,7 +152,7 @@ impl Written {
         &self.notation
     }
 
-    /// The number as it would be typed.
+    /// The number as it would be typed, without how far it is rounded.
     #[must_use]
     pub fn text(&self) -> String {
         match &self.notation {

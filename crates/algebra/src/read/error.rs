@@ -67,6 +67,8 @@ pub enum ReadErrorKind {
     EmptyBox,
     /// A number that cannot be, such as `1.2.3` or a mixed number over zero.
     BadNumber(String),
+    /// Digits right behind a letter: an exponent or an index that was typed flat.
+    FlatPower { letter: String, digits: String },
     /// An expression was asked for.
     NotAnExpression,
 }

@@ -4,25 +4,137 @@ use super::Units;
 use super::error::{ReadError, ReadErrorKind};
 use super::parser::Parser;
 use super::token::{Token, TokenKind as T};
-use super::{Note, Reading, names};
-use crate::expr::{Expr, ExprKind, Span};
+use super::vocabulary::{is_joining, is_word};
+use super::{Light, Note, Reading, names, school};
+use crate::expr::{Constant, Expr, ExprKind, Function, Span};
 use crate::line::{Line, Piece, Relation};
+use crate::number::{Rounding, Written};
+use num_traits::ToPrimitive;
 
 mod points;
+mod series;
+mod tuples;
 
 use points::points;
+use tuples::Folded;
 
 /// Words that may lead into a line and say nothing about its mathematics.
 const LEADING: &[&str] = &["so", "then", "hence", "thus", "therefore", "giving", "gives", "answer"];
 
-pub(super) fn read(text: &str, tokens: &[Token], units: Units) -> Result<Reading, ReadError> {
+pub(super) fn read(
+    text: &str,
+    tokens: &[Token],
+    units: Units,
+    light: &Light,
+) -> Result<Reading, ReadError> {
+    let settled = school::settled(tokens, light);
+    let mut reading = read_settled(text, tokens, &settled.tokens, Source { text, units, light })?;
+    // "The answer is 4": a value of the letter that the line above asks for.
+    if settled.answers
+        && let Line::Expression(value) = &reading.line
+        && value.symbols().is_empty()
+    {
+        reading.line = Line::AnyOf(vec![reading.line]);
+    }
+    if let Some(rounding) = &settled.rounding {
+        reading.line = rounded_line(reading.line, rounding);
+        reading.unlabelled = None;
+    }
+    reading.line = with_letter_e(reading.line);
+    reading.unlabelled = reading.unlabelled.map(with_letter_e);
+    Ok(reading)
+}
+
+/// A line whose last number is told to be rounded: `x = 10.4 (1 dp)` says `x ≈ 10.4`, to just one place.
+fn rounded_line(line: Line, rounding: &Rounding) -> Line {
+    match line {
+        Line::Expression(value) => Line::Rounded(told_rounded(value, rounding)),
+        Line::Rounded(value) => Line::Rounded(told_rounded(value, rounding)),
+        Line::Relations { mut sides, mut relations } => {
+            if let Some(last) = sides.pop() {
+                sides.push(told_rounded(last, rounding));
+            }
+            if let Some(relation @ Relation::Equal) = relations.last_mut() {
+                *relation = Relation::Approximate;
+            }
+            Line::Relations { sides, relations }
+        }
+        Line::AnyOf(lines) => {
+            Line::AnyOf(lines.into_iter().map(|line| rounded_line(line, rounding)).collect())
+        }
+        other => other,
+    }
+}
+
+/// The number of a value, told how far it is rounded.
+fn told_rounded(value: Expr, rounding: &Rounding) -> Expr {
+    let span = value.span;
+    let kind = match value.kind {
+        ExprKind::Number(written) => ExprKind::Number(written.rounded_to(rounding.clone())),
+        ExprKind::Negative(inner) => ExprKind::Negative(Box::new(told_rounded(*inner, rounding))),
+        ExprKind::Degree(inner) => ExprKind::Degree(Box::new(told_rounded(*inner, rounding))),
+        ExprKind::Multiply(number, unit) if matches!(unit.kind, ExprKind::Unit(_)) => {
+            ExprKind::Multiply(Box::new(told_rounded(*number, rounding)), unit)
+        }
+        // `3.00 × 10^8 (3 sf)`
+        ExprKind::Multiply(number, power) if matches!(number.kind, ExprKind::Number(_)) => {
+            scientific(&number, &power).map_or(ExprKind::Multiply(number, power), |written| {
+                ExprKind::Number(written.rounded_to(rounding.clone()))
+            })
+        }
+        other => other,
+    };
+    Expr::at(kind, span)
+}
+
+/// `3.00 × 10^8` as one number.
+fn scientific(mantissa: &Expr, power: &Expr) -> Option<Written> {
+    let (ExprKind::Number(mantissa), ExprKind::Power(ten, exponent)) =
+        (&mantissa.kind, &power.kind)
+    else {
+        return None;
+    };
+    let is_ten = ten.as_plain_number() == Some(crate::number::from_int(10));
+    let exponent = exponent.as_plain_number().filter(|n| n.is_integer())?.to_integer().to_i32()?;
+    is_ten.then(|| Written::scientific(&mantissa.text(), exponent)).flatten()
+}
+
+/// `3e + 2 = 11`: where `e` is a line's only letter and no exponent stands on it, it is an unknown.
+fn with_letter_e(line: Line) -> Line {
+    let Line::Relations { relations, .. } = &line else { return line };
+    let is_euler = |part: &Expr| part.kind == ExprKind::Constant(Constant::Euler);
+    let told = |part: &mut &Expr| match &part.kind {
+        ExprKind::Power(base, _) => is_euler(base),
+        ExprKind::Call { function: Function::Ln | Function::Log, .. } => true,
+        ExprKind::Symbol(_) => true,
+        _ => false,
+    };
+    let sides = line.expressions();
+    let stands = sides.iter().any(|side| side.any(&mut |part| is_euler(part)));
+    let otherwise = sides.iter().any(|side| side.any(&mut |part| told(&mut &*part)));
+    if !stands || otherwise || relations.contains(&Relation::Approximate) {
+        return line;
+    }
+    line.map(&mut |side| {
+        side.map(&mut |part| {
+            if is_euler(&part) { Expr::at(ExprKind::Symbol("e".into()), part.span) } else { part }
+        })
+    })
+}
+
+fn read_settled(
+    text: &str,
+    typed: &[Token],
+    tokens: &[Token],
+    source: Source<'_>,
+) -> Result<Reading, ReadError> {
     // `x = 0, π, 2π, ...` says more than the values that are written: it is no list of them.
     if goes_on(tokens) {
         let line = Line::Sentence(Span::new(0, text.len()));
         return Ok(Reading { line, notes: Vec::new(), unlabelled: None });
     }
     let trimmed = trim(without_count_note(text, trim(tokens)));
-    let text = Source { text, units };
+    let text = source;
     let text = &text;
     if trimmed.is_empty() {
         return Err(ReadError::new(ReadErrorKind::Empty, Span::new(0, text.text.len())));
@@ -43,7 +155,7 @@ pub(super) fn read(text: &str, tokens: &[Token], units: Units) -> Result<Reading
             let line = unlabelled.unwrap_or(Line::NoSolution);
             Ok(Reading { line, notes: Vec::new(), unlabelled: None })
         }
-        Err(error) if is_sentence(tokens, &error) => {
+        Err(error) if is_sentence(typed, &error) => {
             let line = Line::Sentence(Span::new(0, text.text.len()));
             Ok(Reading { line, notes: Vec::new(), unlabelled: None })
         }
@@ -52,9 +164,11 @@ pub(super) fn read(text: &str, tokens: &[Token], units: Units) -> Result<Reading
 }
 
 /// The text of a line, and which words behind numbers are units.
+#[derive(Clone, Copy)]
 struct Source<'a> {
     text: &'a str,
     units: Units,
+    light: &'a Light,
 }
 
 /// What stands behind `(2)` or `(a)`.
@@ -89,7 +203,68 @@ fn special(text: &Source<'_>, trimmed: &[Token], notes: &mut Vec<Note>) -> Optio
     {
         return Some(Line::Rounded(value));
     }
+    if let Some(line) = values_in_braces(text, trimmed, notes) {
+        return Some(line);
+    }
+    // `A(3, -2)`, `A = (3, -2)`: a point with its name.
+    if let [name, rest @ ..] = trimmed
+        && matches!(&name.kind, T::Word(w) if w.len() == 1 && w != "C" && w.bytes().all(|b| b.is_ascii_uppercase()))
+    {
+        let rest = match rest {
+            [sign, rest @ ..] if sign.kind == T::Relation(Relation::Equal) => rest,
+            rest => rest,
+        };
+        let values = list(rest, '(').filter(|values| values.len() > 1)?;
+        let values = values.iter().map(|value| expr_of(text, value, notes).ok());
+        return values.collect::<Option<_>>().map(Line::Point);
+    }
     pieces(text, trimmed, notes).map(Line::Set)
+}
+
+/// `{2, -3}`, `x = {2, -3}`, `{}`, `{x | x > 4}`.
+fn values_in_braces(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Option<Line> {
+    let equals = |token: &Token| token.kind == T::Relation(Relation::Equal);
+    let (letter, rest) = match tokens {
+        [Token { kind: T::Open('{'), .. }, ..] => (None, tokens),
+        [name, sign, rest @ ..] if equals(sign) && matches!(name.kind, T::Word(_)) => {
+            (Some(expr_of(text, std::slice::from_ref(name), notes).ok()?), rest)
+        }
+        _ => return None,
+    };
+    let [Token { kind: T::Open('{'), .. }, inside @ .., Token { kind: T::Close('}'), .. }] = rest
+    else {
+        return None;
+    };
+    if inside.is_empty() {
+        return Some(Line::NoSolution);
+    }
+    if !is_balanced(inside) {
+        return None;
+    }
+    // `{x | x > 4}`, `{x : x > 4}`
+    if let [_, bar, condition @ ..] = inside
+        && matches!(bar.kind, T::Bar | T::Colon)
+        && condition.iter().any(|token| matches!(token.kind, T::Relation(_) | T::In))
+        && letter.is_none()
+    {
+        return alternatives(text, condition, notes).ok();
+    }
+    let values = split(inside, |token| matches!(token.kind, T::Comma | T::Semicolon));
+    // Braces around one thing are brackets.
+    if values.len() == 1 && letter.is_none() && inside.len() > 1 {
+        return None;
+    }
+    let lines = values
+        .iter()
+        .map(|value| {
+            let value = expr_of(text, value, notes).ok()?;
+            Some(match &letter {
+                Some(letter) => Line::equation(letter.clone(), value),
+                None => Line::Expression(value),
+            })
+        })
+        .collect::<Option<Vec<_>>>()?;
+    Some(Line::AnyOf(lines))
 }
 
 /// `[2, 5)`, `(-∞, 2) ∪ (3, ∞)`: a bracket that is round on both sides needs `∞` to be told from a point.
@@ -167,7 +342,7 @@ fn trim(mut tokens: &[Token]) -> &[Token] {
 /// Whether dots at the end of a line with a relation say that it goes on.
 fn goes_on(tokens: &[Token]) -> bool {
     let has_relation = tokens.iter().any(|token| matches!(token.kind, T::Relation(_)));
-    has_relation && matches!(tokens, [.., a, b] if a.kind == T::Stop && b.kind == T::Stop)
+    has_relation && tokens.last().is_some_and(|last| last.kind == T::Dots)
 }
 
 /// Words of a note that says what a letter counts: "where n is an integer", "n ∈ ℤ".
@@ -209,19 +384,27 @@ fn without_count_note<'a>(text: &str, tokens: &'a [Token]) -> &'a [Token] {
 /// "no solution", "all real numbers".
 fn spoken(tokens: &[Token]) -> Option<Line> {
     let words: Vec<String> = tokens.iter().map(word).collect::<Option<_>>()?;
-    match words.join(" ").as_str() {
+    let said = words.join(" ");
+    // `x can be any number`
+    let said = match said.split_once(" can be ").or_else(|| said.split_once(" is ")) {
+        Some((letter, rest)) if letter.len() == 1 && rest.starts_with("any") => rest,
+        _ => said.as_str(),
+    };
+    match said {
         "no solution" | "no solutions" | "no sol" | "no roots" | "no real roots"
         | "no real solution" | "no real solutions" | "none" => Some(Line::NoSolution),
-        "reals" | "any real number" | "all values" | "always true" | "true for all x"
-        | "identity" | "all x" | "any x" | "all real numbers" | "all reals" | "all real"
-        | "every real number" | "all numbers" => Some(Line::AllReals),
+        "reals" | "any real number" | "any number" | "any value" | "all values" | "always true"
+        | "true for all x" | "identity" | "all x" | "any x" | "all real numbers" | "all reals"
+        | "all real" | "every real number" | "all numbers" => Some(Line::AllReals),
         _ => None,
     }
 }
 
 fn is_sentence(tokens: &[Token], error: &ReadError) -> bool {
-    let words = tokens.iter().filter_map(word).filter(|w| w.chars().count() > 1).count();
-    matches!(error.kind, ReadErrorKind::UnknownWord(_)) && words >= 3
+    let words: Vec<String> =
+        tokens.iter().filter_map(word).filter(|w| w.chars().count() > 1).collect();
+    let known = words.iter().filter(|w| is_word(w) || is_joining(w)).count();
+    (matches!(error.kind, ReadErrorKind::UnknownWord(_)) && words.len() >= 3) || known >= 3
 }
 
 /// Splits at `is_break` outside brackets.
@@ -281,7 +464,10 @@ fn conditions(
             || (token.kind == T::Comma && has_relation)
     });
     if parts.len() == 1 {
-        return relation(text, tokens, notes);
+        return match listed(text, tokens, notes) {
+            Some(line) => Ok(line),
+            None => relation(text, tokens, notes),
+        };
     }
     let mut lines: Vec<Line> = Vec::new();
     for part in parts {
@@ -301,6 +487,19 @@ fn conditions(
         lines.iter().map(|line| solved_letter(line).filter(|_| is_value(line))).collect();
     let same = letters[0].is_some() && letters.iter().all(|letter| *letter == letters[0]);
     Ok(if same { Line::AnyOf(lines) } else { Line::AllOf(lines) })
+}
+
+/// `4, 8, 12`: values that no letter is named for.
+fn listed(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Option<Line> {
+    let parts = split(tokens, |token| token.kind == T::Comma);
+    if parts.len() < 2 || parts.iter().any(|part| part.is_empty()) {
+        return None;
+    }
+    let value = |part: &&[Token]| match relation(text, part, notes).ok()? {
+        line @ Line::Expression(_) if line.symbols().is_empty() => Some(line),
+        _ => None,
+    };
+    parts.iter().map(value).collect::<Option<_>>().map(Line::AnyOf)
 }
 
 /// The letter that a line such as `x = 5` gives the value of.
@@ -323,8 +522,10 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
         let values = values.iter().map(|value| expr_of(text, value, notes));
         return Ok(Line::Point(values.collect::<Result<_, _>>()?));
     }
-    let names = names::split(tokens, text.units)?;
-    let mut parser = Parser::new(text.text, &names);
+    let summed = series::summed(text, tokens, notes);
+    let tokens = summed.as_deref().unwrap_or(tokens);
+    let names = names::split(tokens, text.units, text.light)?;
+    let mut parser = Parser::new(text.text, &names, text.light);
     let mut sides = vec![parser.expression()?];
     let mut relations = Vec::new();
     while let Some(T::Relation(sign)) = parser.peek() {
@@ -341,6 +542,10 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
         return Err(parser.unexpected());
     }
     notes.append(&mut parser.notes);
+    if sides.iter().any(has_tuple) {
+        return with_tuples(&sides, &relations)
+            .ok_or_else(|| ReadError::new(ReadErrorKind::Unexpected(",".into()), sides[0].span));
+    }
     Ok(match (sides.len(), sides.pop()) {
         (1, Some(only)) => Line::Expression(only),
         (_, last) => {
@@ -348,6 +553,48 @@ fn relation(text: &Source<'_>, tokens: &[Token], notes: &mut Vec<Note>) -> Resul
             Line::Relations { sides, relations }
         }
     })
+}
+
+/// A line with tuples: each is worked out, and what joins them joins their entries.
+fn with_tuples(sides: &[Expr], relations: &[Relation]) -> Option<Line> {
+    let folded: Vec<Folded> = sides.iter().map(tuples::folded).collect::<Option<_>>()?;
+    if let [only] = &folded[..] {
+        return Some(match only {
+            Folded::One(expr) => Line::Expression(expr.clone()),
+            Folded::Several(values) => Line::Point(values.clone()),
+        });
+    }
+    let ones: Option<Vec<Expr>> = folded
+        .iter()
+        .map(|side| match side {
+            Folded::One(expr) => Some(expr.clone()),
+            Folded::Several(_) => None,
+        })
+        .collect();
+    if let Some(sides) = ones {
+        return Some(Line::Relations { sides, relations: relations.to_vec() });
+    }
+    let tuples: Vec<&Vec<Expr>> = folded
+        .iter()
+        .map(|side| match side {
+            Folded::Several(values) => Some(values),
+            Folded::One(_) => None,
+        })
+        .collect::<Option<_>>()?;
+    let size = tuples[0].len();
+    let even = tuples.iter().all(|tuple| tuple.len() == size)
+        && relations.iter().all(|relation| *relation == Relation::Equal);
+    even.then(|| {
+        let row = |at: usize| Line::Relations {
+            sides: tuples.iter().map(|tuple| tuple[at].clone()).collect(),
+            relations: relations.to_vec(),
+        };
+        Line::AllOf((0..size).map(row).collect())
+    })
+}
+
+fn has_tuple(expr: &Expr) -> bool {
+    expr.any(&mut |part| matches!(&part.kind, ExprKind::Apply { name, .. } if name.is_empty()))
 }
 
 /// What stands between commas in one pair of brackets.

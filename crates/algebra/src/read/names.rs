@@ -1,9 +1,10 @@
 //! Splits words into names: known names win over letters, the longest first; what is left is a
 //! product of letters. A long run of letters that holds no known name is a word, not mathematics.
 
-use super::Units;
 use super::error::{ReadError, ReadErrorKind};
 use super::token::{Token, TokenKind};
+use super::vocabulary::{is_joining, is_word};
+use super::{Light, Units};
 use crate::expr::{Function, Span};
 use crate::unit::Unit;
 
@@ -47,9 +48,15 @@ fn name_token(name: &str) -> Option<TokenKind> {
 ///
 /// # Errors
 /// [`ReadErrorKind::UnknownWord`] for a word that is no product of names and letters.
-pub(super) fn split(tokens: &[Token], units: Units) -> Result<Vec<Token>, ReadError> {
-    let mut found = Vec::with_capacity(tokens.len());
-    for token in tokens {
+pub(super) fn split(
+    tokens: &[Token],
+    units: Units,
+    light: &Light,
+) -> Result<Vec<Token>, ReadError> {
+    let mut found: Vec<Token> = Vec::with_capacity(tokens.len());
+    let mut at = 0;
+    while let Some(token) = tokens.get(at) {
+        at += 1;
         let TokenKind::Word(word) = &token.kind else {
             found.push(token.clone());
             continue;
@@ -61,17 +68,56 @@ pub(super) fn split(tokens: &[Token], units: Units) -> Result<Vec<Token>, ReadEr
         };
         if may_be_unit
             && (follows_quantity(&found) || is_angle(&found, word))
+            && !light.is_letter(word)
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
+            // `24 cm2`: the power of a unit, typed flat.
+            if let Some(Token { kind: TokenKind::Number(power), spaced: false, span, .. }) =
+                tokens.get(at)
+                && let ("2" | "3", Ok(power)) = (power.as_str(), power.parse())
+            {
+                let kind = TokenKind::Superscript(power);
+                found.push(Token { kind, span: *span, spaced: false, upright: token.upright });
+                at += 1;
+            }
+            continue;
+        }
+        let is_prefix =
+            !matches!(found.last().map(|last| &last.kind), Some(kind) if ends_value(kind));
+        // Words that are all of a line are a sentence.
+        if is_prefix
+            && let Some((name, words)) = name_in_words(&tokens[at - 1..])
+            && words < tokens.len()
+        {
+            let span = token.span.join(tokens[at + words - 2].span);
+            found.push(Token { kind: TokenKind::Name(name), span, ..token.clone() });
+            at += words - 1;
             continue;
         }
         if may_be_unit && word == "per" {
             found.push(Token { kind: TokenKind::Over, ..token.clone() });
             continue;
         }
-        let names = names_in(word)
-            .ok_or_else(|| ReadError::new(ReadErrorKind::UnknownWord(word.clone()), token.span))?;
+        let unknown = || ReadError::new(ReadErrorKind::UnknownWord(word.clone()), token.span);
+        if is_word(word) && function_named(word).is_none() {
+            return Err(unknown());
+        }
+        // `Tn = 4n - 1`
+        if let Some(base) = word.strip_suffix('n')
+            && light.is_sequence(base)
+        {
+            found.push(Token { kind: TokenKind::Letter(format!("{base}_n")), ..token.clone() });
+            continue;
+        }
+        // Capitals side by side name a segment, an angle, a shape: AB, ABC.
+        let capitals =
+            (2..=4).contains(&word.len()) && word.bytes().all(|b| b.is_ascii_uppercase());
+        if capitals && !light.is_product(word) {
+            found.push(Token { kind: TokenKind::Name(word.clone()), ..token.clone() });
+            continue;
+        }
+        let names = names_in(word).ok_or_else(unknown)?;
         // A LaTeX command such as `\sin` is one name, and its span is longer than the name.
         let exact = word.len() == token.span.end - token.span.start;
         for (index, (kind, start, end)) in names.into_iter().enumerate() {
@@ -91,6 +137,118 @@ pub(super) fn split(tokens: &[Token], units: Units) -> Result<Vec<Token>, ReadEr
     Ok(found)
 }
 
+fn ends_value(kind: &TokenKind) -> bool {
+    use TokenKind as T;
+    matches!(
+        kind,
+        T::Number(_)
+            | T::VulgarFraction(..)
+            | T::Recurring(..)
+            | T::Letter(_)
+            | T::Close(_)
+            | T::Pi
+            | T::Unit(_)
+    )
+}
+
+/// A quantity's name in words that stand alone between signs: `Area = …`, `length × width`, `number of sweets`. The
+/// name, in small letters, and how many words.
+fn name_in_words(tokens: &[Token]) -> Option<(String, usize)> {
+    use TokenKind as T;
+    let mut words = Vec::new();
+    for token in tokens {
+        match &token.kind {
+            T::Word(word)
+                if (is_word(word) && function_named(word).is_none())
+                    || (is_joining(word) && !words.is_empty()) =>
+            {
+                words.push(word.to_lowercase());
+            }
+            _ => break,
+        }
+    }
+    // A name ends as it begins: with a word of its own.
+    while words.last().is_some_and(|word| is_joining(word)) {
+        words.pop();
+    }
+    let ends = match tokens.get(words.len()).map(|token| &token.kind) {
+        None => true,
+        Some(kind) => matches!(
+            kind,
+            T::Relation(_)
+                | T::Plus
+                | T::Minus
+                | T::Times
+                | T::Over
+                | T::Power
+                | T::Superscript(_)
+                | T::Close(_)
+                | T::Colon
+                | T::Comma
+                | T::Semicolon
+                | T::Underscore
+        ),
+    };
+    // More than a few words are a sentence, and so is what begins with an article or a question.
+    let is_name = (1..=4).contains(&words.len())
+        && ends
+        && !SENTENCE_WORDS.iter().any(|word| words.iter().any(|w| w == word));
+    is_name.then(|| (words.join(" "), words.len()))
+}
+
+/// Words that no name of a quantity has.
+const SENTENCE_WORDS: &[&str] = &[
+    "and",
+    "are",
+    "but",
+    "can",
+    "did",
+    "does",
+    "each",
+    "for",
+    "from",
+    "had",
+    "has",
+    "have",
+    "how",
+    "let",
+    "not",
+    "off",
+    "out",
+    "that",
+    "the",
+    "then",
+    "there",
+    "they",
+    "this",
+    "twice",
+    "was",
+    "what",
+    "when",
+    "where",
+    "which",
+    "who",
+    "why",
+    "with",
+    "you",
+    "true",
+    "false",
+    "yes",
+    "recurring",
+    "increased",
+    "decreased",
+    "squared",
+    "cubed",
+    "plus",
+    "minus",
+    "times",
+    "divided",
+    "equals",
+    "none",
+    "reals",
+    "all",
+];
+
 /// Whether a unit may stand here: behind a number, behind another unit, or under one.
 fn follows_quantity(found: &[Token]) -> bool {
     use TokenKind as T;
@@ -98,7 +256,7 @@ fn follows_quantity(found: &[Token]) -> bool {
         token.is_some_and(|token| matches!(token.kind, T::Unit(_) | T::Superscript(_)))
     };
     match found.last().map(|token| &token.kind) {
-        Some(T::Number(_) | T::VulgarFraction(..) | T::Unit(_)) => true,
+        Some(T::Number(_) | T::VulgarFraction(..) | T::Recurring(..) | T::Unit(_) | T::Pi) => true,
         Some(T::Close(')' | '}')) => true,
         // `\frac{90 km}{h}`
         Some(T::Open('{')) => match found {
@@ -122,7 +280,10 @@ pub(crate) fn are_letters(run: &str) -> bool {
     const WORDS: &[&str] =
         &["or", "and", "so", "then", "of", "let", "no", "u", "put", "set", "where"];
     let one = run.chars().count() < 2;
+    let capitals = (2..=4).contains(&run.len()) && run.bytes().all(|b| b.is_ascii_uppercase());
     one || (!WORDS.contains(&run.to_lowercase().as_str())
+        && !is_word(run)
+        && !capitals
         && names_in(run).is_some_and(|names| {
             names.iter().all(|(kind, ..)| matches!(kind, TokenKind::Letter(_) | TokenKind::Euler))
         }))
@@ -148,6 +309,14 @@ fn names_in(word: &str) -> Option<Vec<(TokenKind, usize, usize)>> {
         let letter = rest.chars().next()?;
         if letter == '\'' || letter == '’' {
             return None;
+        }
+        // `f'`, `y''`: a letter with its primes, at the end of the run.
+        let primes = rest[letter.len_utf8()..].chars().filter(|c| matches!(c, '\'' | '’')).count();
+        let behind = &rest[letter.len_utf8()..];
+        if (1..=2).contains(&primes) && behind.chars().count() == primes {
+            let name = format!("{letter}{}", "'".repeat(primes));
+            found.push((TokenKind::Letter(name), at, word.len()));
+            break;
         }
         let kind = match letter {
             'e' => TokenKind::Euler,

@@ -1,12 +1,14 @@
 //! Builds the tree of one expression by binding strength. `numbers` has what begins with a digit or a
 //! currency, `calls` what begins with a function's name or a command.
 
+mod applied;
 mod calls;
+mod derivatives;
 mod numbers;
 
-use super::Note;
 use super::error::{Expected, ReadError, ReadErrorKind};
 use super::token::{Token, TokenKind as T};
+use super::{Light, Note};
 use crate::budget;
 use crate::expr::{Constant, Expr, ExprKind, Function, Span};
 use crate::number::Written;
@@ -28,14 +30,15 @@ pub(super) struct Parser<'a> {
     nodes: usize,
     /// How many `|` are open: one more in a place for an operator closes the innermost.
     bars: usize,
+    light: &'a Light,
     pub notes: Vec<Note>,
 }
 
 type Parsed = Result<Expr, ReadError>;
 
 impl<'a> Parser<'a> {
-    pub fn new(text: &'a str, tokens: &'a [Token]) -> Self {
-        Self { text, tokens, at: 0, depth: 0, nodes: 0, bars: 0, notes: Vec::new() }
+    pub fn new(text: &'a str, tokens: &'a [Token], light: &'a Light) -> Self {
+        Self { text, tokens, at: 0, depth: 0, nodes: 0, bars: 0, light, notes: Vec::new() }
     }
 
     pub fn peek(&self) -> Option<&'a T> {
@@ -114,6 +117,8 @@ impl<'a> Parser<'a> {
             T::Plus | T::Minus | T::PlusMinus | T::MinusPlus => SUM,
             T::Times | T::Over => PRODUCT,
             T::Power | T::Superscript(_) => POWER,
+            T::Remainder => RATIO,
+            T::Modulo => PRODUCT,
             T::Percent | T::Bang | T::Degree => POSTFIX,
             T::Bar => {
                 if self.bars > 0 {
@@ -165,16 +170,15 @@ impl<'a> Parser<'a> {
             }
             T::Over => {
                 self.at += 1;
-                let divisor = self.operand(token, PRODUCT + 1)?;
+                let mut divisor = self.operand(token, PRODUCT + 1)?;
+                if self.is_division_sign(token) {
+                    divisor = self.tight_fraction(divisor)?;
+                }
+                divisor = self.unit_of_rate(divisor, token)?;
                 if self.peek().is_some_and(begins_value)
                     && !matches!(left.kind, ExprKind::Power(..))
                 {
                     self.notes.push(Note::DividesThenMultiplies(start.join(divisor.span)));
-                }
-                if self.text.get(token.span.start..token.span.end) == Some("÷")
-                    && self.peek() == Some(&T::Over)
-                {
-                    self.notes.push(Note::DividesTwice(start.join(divisor.span)));
                 }
                 ExprKind::Divide(boxed(left), Box::new(divisor))
             }
@@ -187,6 +191,16 @@ impl<'a> Parser<'a> {
             T::Superscript(n) => {
                 self.at += 1;
                 ExprKind::Power(boxed(left), Box::new(Expr::at(Expr::int(*n).kind, token.span)))
+            }
+            T::Remainder => {
+                self.at += 1;
+                let remainder = Box::new(self.operand(token, PRODUCT + 1)?);
+                ExprKind::WithRemainder { quotient: boxed(left), remainder }
+            }
+            T::Modulo => {
+                self.at += 1;
+                let divisor = self.operand(token, PRODUCT + 1)?;
+                ExprKind::Call { function: Function::Mod, arguments: vec![left, divisor] }
             }
             T::Percent => {
                 self.at += 1;
@@ -205,6 +219,35 @@ impl<'a> Parser<'a> {
         };
         let end = self.tokens[self.at - 1].span;
         Ok(Expr::at(kind, start.join(end)))
+    }
+
+    /// Whether the sign divides what stands around it, and is no slash of a fraction: `÷`.
+    fn is_division_sign(&self, token: &Token) -> bool {
+        matches!(self.text.get(token.span.start..token.span.end), Some("÷" | "\\div"))
+    }
+
+    /// `150 km / 60 km/h`: the slash without spaces belongs to the unit.
+    fn unit_of_rate(&mut self, quantity: Expr, operator: &Token) -> Parsed {
+        let is_quantity = matches!(&quantity.kind, ExprKind::Multiply(_, unit) if matches!(unit.kind, ExprKind::Unit(_)));
+        let slash = self.peek_at(0).is_some_and(|t| t.kind == T::Over && !t.spaced);
+        let unit = self.peek_at(1).is_some_and(|t| matches!(t.kind, T::Unit(_)) && !t.spaced);
+        if !(operator.spaced && is_quantity && slash && unit) {
+            return Ok(quantity);
+        }
+        self.infix(quantity, PRODUCT)
+    }
+
+    /// Behind `÷` a slash without spaces makes one fraction: `2/3 ÷ 4/5`.
+    fn tight_fraction(&mut self, above: Expr) -> Parsed {
+        let slash =
+            self.peek_at(0).filter(|t| t.kind == T::Over && !t.spaced && !self.is_division_sign(t));
+        let below = self.peek_at(1).is_some_and(|t| !t.spaced);
+        let (Some(slash), true) = (slash, below) else { return Ok(above) };
+        self.at += 1;
+        let below = self.operand(slash, PRODUCT + 1)?;
+        let span = above.span.join(below.span);
+        self.notes.push(Note::DividesByFraction(span));
+        Ok(Expr::at(ExprKind::Divide(Box::new(above), Box::new(below)), span))
     }
 
     /// Notes where an exponent could be meant to go on: `x^1/2`, `e^2x`, but not `x^2y`.
@@ -268,13 +311,42 @@ impl<'a> Parser<'a> {
                     return Err(self.unexpected());
                 }
             },
+            T::Recurring(fixed, period) => match Written::repeating(fixed, period) {
+                Some(written) => {
+                    self.notes.push(Note::Repeats(span));
+                    let number = Expr::at(ExprKind::Number(written), span);
+                    return self.with_unit(number);
+                }
+                None => {
+                    self.at -= 1;
+                    return Err(self.unexpected());
+                }
+            },
+            T::Made(made) => return Ok((**made).clone()),
+            T::Name(name) => ExprKind::Symbol(self.subscripted(name)?),
             T::Unit(unit) => return self.unit(*unit, span),
             T::Letter(name) if name == "C" && self.two_arguments_follow() => {
                 return self.call(Function::Choose, token);
             }
             T::Pi => ExprKind::Constant(Constant::Pi),
             T::Euler => ExprKind::Constant(Constant::Euler),
-            T::Letter(name) => ExprKind::Symbol(self.subscripted(name)?),
+            T::Letter(name) if name == "d" && self.begins_derivative() => {
+                match self.derivative(token) {
+                    Some(found) => return found,
+                    None => ExprKind::Symbol(self.subscripted(name)?),
+                }
+            }
+            T::Letter(name) if self.is_applied(name) => return self.applied(name, token),
+            T::Letter(name) if self.light.is_sequence(name) && self.digits_touch() => {
+                let Some(T::Number(index)) = self.advance().map(|token| &token.kind) else {
+                    return Err(self.unexpected());
+                };
+                ExprKind::Symbol(format!("{name}_{index}"))
+            }
+            T::Letter(name) => {
+                self.no_flat_power(name, token)?;
+                ExprKind::Symbol(self.subscripted(name)?)
+            }
             T::Minus => {
                 let value = self.operand(token, PRODUCT)?;
                 return Ok(Expr::at(
@@ -289,6 +361,7 @@ impl<'a> Parser<'a> {
                 let span = span.join(value.span);
                 return Ok(Expr::at(ExprKind::PlusMinus { opposite, value }, span));
             }
+            T::Open('(') if self.is_composition() => return self.composed(token),
             T::Open(sign) => return self.bracket(*sign, span),
             T::Bar => return self.absolute(span),
             T::Root(index) => {
@@ -361,7 +434,16 @@ impl<'a> Parser<'a> {
             return Err(ReadError::new(ReadErrorKind::EmptyBox, span));
         }
         let bars = std::mem::take(&mut self.bars);
-        let inside = self.expression()?;
+        let mut inside = self.expression()?;
+        if sign == '(' && self.peek() == Some(&T::Comma) {
+            // `(2, 3)`: entries, put together when the line is read to its end.
+            let mut arguments = vec![inside];
+            while self.eat(&T::Comma).is_some() {
+                self.count(open)?;
+                arguments.push(self.expression()?);
+            }
+            inside = ExprKind::Apply { name: String::new(), arguments }.into();
+        }
         self.bars = bars;
         self.close(sign, closing, open)?;
         let end = self.tokens[self.at - 1].span;
@@ -411,6 +493,9 @@ fn begins_value(kind: &T) -> bool {
         kind,
         T::Number(_)
             | T::VulgarFraction(..)
+            | T::Recurring(..)
+            | T::Name(_)
+            | T::Made(_)
             | T::Letter(_)
             | T::Function(_)
             | T::Named(_)

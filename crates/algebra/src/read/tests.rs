@@ -86,7 +86,7 @@ fn what_cannot_be_read_is_pointed_at_and_mended() {
         ("(2x]",     Unopened(']'), "]", Some("(2x)")),
         ("3 # 4",    UnknownCharacter('#'), "#", Some("3  4")),
         ("1.2.3",    BadNumber("1.2.3".into()), "1.2.3", None),
-        ("jars + 3", UnknownWord("jars".into()), "jars", None),
+        ("jarz + 3", UnknownWord("jarz".into()), "jarz", None),
         ("\\frac{1}{\\placeholder{}}", EmptyBox, "\\placeholder", None),
         ("2()",      EmptyBox, "()", None),
         ("|x",       Unclosed('|'), "|", Some("|x|")),

@@ -6,7 +6,7 @@ use super::error::{ReadError, ReadErrorKind};
 use crate::expr::Span;
 use crate::line::Relation;
 use crate::unit::Unit;
-use numbers::{lowered, raised};
+use numbers::{lowered, raised, raised_in_words, raised_letter};
 
 /// A piece of a line.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -35,6 +35,20 @@ pub(super) enum TokenKind {
     Union,
     /// Letters that stand together; the parser splits them into names.
     Word(String),
+    /// `0.1̇8̇`, `0.333...`: what stands before the period, and the period.
+    Recurring(String, String),
+    /// `r`, `rem`, `remainder` between a quotient and a remainder; made out of words.
+    Remainder,
+    /// `mod` between two numbers; made out of words.
+    Modulo,
+    /// `Σ`
+    Sum,
+    /// An expression that was made out of tokens: a sum with dots.
+    Made(Box<crate::expr::Expr>),
+    /// `∘` between two functions.
+    After,
+    /// Words, capitals or a sign with its points that name a quantity; made out of words.
+    Name(String),
     /// A LaTeX command that takes groups: `frac`, `sqrt`, `text`, `operatorname`, `placeholder`.
     Command(&'static str),
     /// Digits raised: `x²`.
@@ -66,6 +80,8 @@ pub(super) enum TokenKind {
     In,
     /// A full stop that ends the line.
     Stop,
+    /// `…`, `...`: it goes on.
+    Dots,
     /// A letter that stands for a number; made by the parser out of words.
     Letter(String),
     /// A function's name; made by the parser out of words.
@@ -101,12 +117,16 @@ fn plain_command(name: &str) -> Option<TokenKind> {
         "degree" => T::Degree,
         "lor" | "vee" => T::Word("or".into()),
         "land" | "wedge" => T::Word("and".into()),
-        "therefore" | "Rightarrow" | "implies" | "to" | "rightarrow" => T::So,
+        "therefore" | "Rightarrow" | "implies" | "to" | "rightarrow" | "Leftrightarrow" | "iff"
+        | "Longrightarrow" => T::So,
         "vert" | "lvert" | "rvert" | "mid" => T::Bar,
         "exponentialE" => T::Word("e".into()),
         "colon" => T::Colon,
         "in" => T::In,
         "infty" => T::Infinity,
+        "sum" => T::Sum,
+        "square" | "Box" => T::Letter(BLANK.to_owned()),
+        "ldots" | "dots" | "cdots" => T::Dots,
         "cup" => T::Union,
         "emptyset" | "varnothing" => T::Word("none".into()),
         _ => return None,
@@ -125,6 +145,10 @@ const GROUP_COMMANDS: &[&str] = &[
     "dbinom",
     "tbinom",
     "placeholder",
+    "overline",
+    "vec",
+    "mathbf",
+    "underline",
     "textrm",
     "mathit",
 ];
@@ -167,6 +191,9 @@ const VULGAR: &[(char, u32, u32)] = &[
 ];
 const RAISED: &str = "⁰¹²³⁴⁵⁶⁷⁸⁹";
 
+/// A box or a line that stands for a number to be found.
+pub(crate) const BLANK: &str = "□";
+
 struct Cutter<'a> {
     text: &'a str,
     at: usize,
@@ -178,6 +205,8 @@ struct Cutter<'a> {
     /// How many of the next arguments are a single digit when they are not in braces: two after
     /// `\\frac`, one after `^` in LaTeX. The outer counts wait while a brace is open.
     single: Vec<u8>,
+    /// Whether a column of numbers is open, whose rows `\\\\` parts.
+    columns: bool,
     /// Where the braces of `\\text` and its like close: what stands in them is words like any other.
     word_ends: Vec<usize>,
 }
@@ -198,6 +227,7 @@ pub(super) fn tokens(text: &str, latex: bool, quantities: bool) -> Result<Vec<To
         latex,
         quantities,
         single,
+        columns: false,
         word_ends: Vec::new(),
     };
     while cutter.at < text.len() {
@@ -248,11 +278,16 @@ impl<'a> Cutter<'a> {
         let rest = self.rest();
         let Some(first) = rest.chars().next() else { return Ok(()) };
         let size = first.len_utf8();
-        if first.is_whitespace() || first == '\u{200b}' || first == '\u{feff}' {
+        if first == '\n' && self.ends_a_statement() {
+            self.push(T::Semicolon, size);
+            return Ok(());
+        }
+        if first.is_whitespace() || matches!(first, '\u{200b}' | '\u{feff}' | '\u{fe0f}') {
             self.skip(size);
             return Ok(());
         }
         for (sign, kind) in [
+            ("<=>", T::So),
             ("<=", T::Relation(Relation::LessOrEqual)),
             (">=", T::Relation(Relation::GreaterOrEqual)),
             ("!=", T::Relation(Relation::NotEqual)),
@@ -261,6 +296,9 @@ impl<'a> Cutter<'a> {
             ("+/-", T::PlusMinus),
             ("=>", T::So),
             ("->", T::So),
+            ("=<", T::Relation(Relation::LessOrEqual)),
+            ("::", T::Relation(Relation::Equal)),
+            ("...", T::Dots),
             ("**", T::Power),
         ] {
             // `5+-3` is five plus minus three; only a sign that begins a term is "plus or minus".
@@ -268,6 +306,10 @@ impl<'a> Cutter<'a> {
                 self.push(kind, sign.len());
                 return Ok(());
             }
+        }
+        if let Some(length) = self.blank() {
+            self.push(T::Letter(BLANK.to_owned()), length);
+            return Ok(());
         }
         if first == '}' && self.word_ends.last() == Some(&self.at) {
             self.word_ends.pop();
@@ -297,6 +339,9 @@ impl<'a> Cutter<'a> {
             self.push(T::VulgarFraction(*n, *d), size);
             return Ok(());
         }
+        if raised_in_words(rest) {
+            return self.raised_exponent();
+        }
         if RAISED.contains(first) || (first == '⁻' && rest.chars().nth(1).is_some_and(raised)) {
             return self.superscript();
         }
@@ -304,10 +349,18 @@ impl<'a> Cutter<'a> {
             self.push(T::Pi, size);
             return Ok(());
         }
+        if first == '∑' || (first == 'Σ' && !rest[size..].starts_with(char::is_alphabetic)) {
+            self.push(T::Sum, size);
+            return Ok(());
+        }
         if first.is_alphabetic() || first == '\'' {
             let length: usize = rest
                 .chars()
-                .take_while(|&c| (c.is_alphabetic() && c != 'π') || c == '\'' || c == '’')
+                .take_while(|&c| {
+                    (c.is_alphabetic() && c != 'π' && raised_letter(c).is_none())
+                        || c == '\''
+                        || c == '’'
+                })
                 .map(char::len_utf8)
                 .sum();
             self.push(T::Word(rest[..length].to_owned()), length);
@@ -315,10 +368,10 @@ impl<'a> Cutter<'a> {
         }
         let kind = match first {
             '+' | '＋' => T::Plus,
-            '-' | '−' | '–' | '—' | '‐' | '‑' => T::Minus,
+            '-' | '－' | '−' | '–' | '—' | '‐' | '‑' => T::Minus,
             '±' => T::PlusMinus,
             '∓' => T::MinusPlus,
-            '*' | '×' | '·' | '⋅' | '∙' | '•' => T::Times,
+            '*' | '✕' | '✖' | '＊' | '×' | '·' | '⋅' | '∙' | '•' => T::Times,
             '/' | '÷' | '∕' | '⁄' => T::Over,
             '^' => T::Power,
             '_' => T::Underscore,
@@ -339,16 +392,45 @@ impl<'a> Cutter<'a> {
             '√' => T::Root(2),
             '∛' => T::Root(3),
             '∜' => T::Root(4),
+            '（' => T::Open('('),
+            '）' => T::Close(')'),
             '(' | '[' | '{' => T::Open(first),
             ')' | ']' | '}' => T::Close(first),
-            '=' => T::Relation(Relation::Equal),
-            '<' => T::Relation(Relation::Less),
-            '>' => T::Relation(Relation::Greater),
-            '≤' | '⩽' => T::Relation(Relation::LessOrEqual),
-            '≥' | '⩾' => T::Relation(Relation::GreaterOrEqual),
+            '=' | '＝' => T::Relation(Relation::Equal),
+            '<' | '＜' => T::Relation(Relation::Less),
+            '>' | '＞' => T::Relation(Relation::Greater),
+            '≤' | '⩽' | '≦' => T::Relation(Relation::LessOrEqual),
+            '≥' | '⩾' | '≧' => T::Relation(Relation::GreaterOrEqual),
             '≠' => T::Relation(Relation::NotEqual),
-            '≈' => T::Relation(Relation::Approximate),
-            '∴' | '→' | '⇒' => T::So,
+            '≈' | '≃' | '≅' | '≐' | '~' => T::Relation(Relation::Approximate),
+            '∷' => T::Relation(Relation::Equal),
+            '∴' | '→' | '⇒' | '⟹' | '⟶' | '⇔' | '⟺' | '➔' => T::So,
+            '…' => T::Dots,
+            '∘' => T::After,
+            '⌊' | '⌈' => {
+                let name = if first == '⌊' { "floor" } else { "ceil" };
+                self.push(T::Word(name.into()), 0);
+                T::Open('(')
+            }
+            '⌋' | '⌉' => T::Close(')'),
+            '✓' | '✔' | '✗' | '✘' | '☑' | '✅' | '❌' | '\u{fe0e}' => {
+                self.skip(size); // a tick says nothing of the mathematics
+                return Ok(());
+            }
+            '∠' | '△' | '▵' => return self.sign_with_points(first),
+            // In an environment it says where lines stand below each other.
+            '&' if self.text.contains("\\begin") && !self.columns => {
+                self.skip(size);
+                return Ok(());
+            }
+            // `2 & 3/4` is a mixed number.
+            '&' if matches!(self.found.last(), Some(Token { kind: T::Number(_), .. }))
+                && rest[size..].trim_start().starts_with(|c: char| c.is_ascii_digit()) =>
+            {
+                self.skip(size);
+                return Ok(());
+            }
+            '&' => T::Word("and".into()),
             '∨' => T::Word("or".into()),
             '∧' => T::Word("and".into()),
             '∈' => T::In,
@@ -356,6 +438,7 @@ impl<'a> Cutter<'a> {
             '∪' => T::Union,
             '∅' => T::Word("none".into()),
             '.' => T::Stop,
+            '?' if self.after_value() => T::Stop,
             '€' | '£' | '¢' => match Unit::named(first.encode_utf8(&mut [0; 4])) {
                 Some(unit) => T::Unit(unit),
                 None => T::Stop,
@@ -376,6 +459,46 @@ impl<'a> Cutter<'a> {
         };
         self.push(kind, size);
         Ok(())
+    }
+
+    /// Whether a line break here parts two statements: a relation stands before it, and no bracket is open.
+    fn ends_a_statement(&self) -> bool {
+        use TokenKind as T;
+        let open = self.found.iter().fold(0i32, |open, token| match token.kind {
+            T::Open(_) => open + 1,
+            T::Close(_) => open - 1,
+            _ => open,
+        });
+        let last = self.found.iter().rposition(|token| token.kind == T::Semicolon);
+        let since = &self.found[last.map_or(0, |at| at + 1)..];
+        let rest = self.rest().trim();
+        open == 0
+            && !rest.is_empty()
+            && since.iter().any(|token| matches!(token.kind, T::Relation(_)))
+            && !matches!(self.found.last(), Some(Token { kind: T::Relation(_) | T::Comma, .. }))
+    }
+
+    /// The length of a box or a line that stands for a number: `□`, `___`, `[ ]`, `?`.
+    fn blank(&self) -> Option<usize> {
+        let rest = self.rest();
+        let first = rest.chars().next()?;
+        if matches!(first, '□' | '☐' | '⬜' | '◻' | '▢') {
+            return Some(first.len_utf8());
+        }
+        if rest.starts_with("__") {
+            return Some(rest.bytes().take_while(|b| *b == b'_').count());
+        }
+        if first == '[' {
+            let inside = rest[1..].trim_start();
+            return inside.starts_with(']').then(|| rest.len() - inside.len() + 1);
+        }
+        // A question mark is a number where one stands alone; at the end of a line it asks.
+        let is_asked = first == '?' && {
+            let after = rest[1..].trim_start();
+            let value_before = self.after_value();
+            !value_before && !after.starts_with(|c: char| c.is_alphanumeric())
+        };
+        is_asked.then_some(1)
     }
 
     /// Whether the last token ends a value, so that a sign after it is an operation.
@@ -418,6 +541,36 @@ impl<'a> Cutter<'a> {
             }
             "text" | "textrm" | "mathrm" | "mathit" | "operatorname"
                 if self.enter_words(length + 1) => {}
+            "boxed" if self.enter_words(length + 1) => {}
+            "lfloor" | "lceil" => {
+                let function = if name == "lfloor" { "floor" } else { "ceil" };
+                self.push(TokenKind::Word(function.into()), 0);
+                self.push(TokenKind::Open('('), length + 1);
+            }
+            "rfloor" | "rceil" => self.push(TokenKind::Close(')'), length + 1),
+            // A column is a point below itself.
+            "begin" | "end" if self.rest()[length + 1..].contains("matrix}") => {
+                let column = ["{pmatrix}", "{bmatrix}"]
+                    .into_iter()
+                    .find(|kind| self.rest()[length + 1..].starts_with(kind));
+                let Some(column) = column else {
+                    let span = Span::new(self.at, self.at + length + 1);
+                    return Err(ReadError::new(ReadErrorKind::UnknownWord(name.to_owned()), span));
+                };
+                self.columns = name == "begin";
+                let bracket =
+                    if self.columns { TokenKind::Open('(') } else { TokenKind::Close(')') };
+                self.push(bracket, length + 1 + column.len());
+            }
+            "begin" | "end" => {
+                let after = &self.rest()[length + 1..];
+                let braces = after.strip_prefix('{').and_then(|inside| inside.find('}'));
+                self.skip(length + 1 + braces.map_or(0, |end| end + 2));
+            }
+            "angle" | "triangle" => {
+                let sign = if name == "angle" { '∠' } else { '△' };
+                return self.points(sign, length + 1);
+            }
             "lbrace" => self.push(TokenKind::Open('{'), length + 1),
             "rbrace" => self.push(TokenKind::Close('}'), length + 1),
             "circ" => self.push(TokenKind::Degree, length + 1),
@@ -437,6 +590,30 @@ impl<'a> Cutter<'a> {
                 }
             }
         }
+        Ok(())
+    }
+
+    /// `∠ABC`, `∠1`, `△PQR`: one name.
+    fn sign_with_points(&mut self, sign: char) -> Result<(), ReadError> {
+        self.points(sign, sign.len_utf8())
+    }
+
+    /// The points behind an angle's or a triangle's sign that takes `used` bytes.
+    fn points(&mut self, sign: char, used: usize) -> Result<(), ReadError> {
+        let rest = &self.rest()[used..];
+        let gap = rest.len() - rest.trim_start().len();
+        let points = rest[gap..].bytes().take_while(u8::is_ascii_alphanumeric).count();
+        let name = &rest[gap..gap + points];
+        // `∠x` is the angle x: the letter alone says it.
+        let kind = if name.len() == 1 && name.bytes().all(|b| b.is_ascii_lowercase()) {
+            TokenKind::Word(name.to_owned())
+        } else if points == 0 {
+            let span = Span::new(self.at, self.at + used);
+            return Err(ReadError::new(ReadErrorKind::UnknownCharacter(sign), span));
+        } else {
+            TokenKind::Name(format!("{sign}{name}"))
+        };
+        self.push(kind, used + gap + points);
         Ok(())
     }
 
@@ -472,7 +649,10 @@ impl<'a> Cutter<'a> {
             Some('}') => self.push(TokenKind::Close('}'), 2),
             Some('%') => self.push(TokenKind::Percent, 2),
             Some('|') => self.push(TokenKind::Bar, 2),
+            Some('\\') if self.columns => self.push(TokenKind::Comma, 2),
             Some('\\') => self.push(TokenKind::Semicolon, 2),
+            // The marks around mathematics in running text.
+            Some('[' | ']' | '(' | ')') => self.skip(2),
             // `\$` is money.
             Some('$') => match Unit::named("$") {
                 Some(unit) => self.push(TokenKind::Unit(unit), 2),

@@ -6,17 +6,20 @@
 
 pub(crate) mod combined;
 pub(crate) mod interval;
+mod parity;
 pub(crate) mod points;
 pub(crate) mod real;
 pub(crate) mod real_line;
 pub(crate) mod sign_chart;
 pub(crate) mod solution;
+mod whole_ranges;
 pub(crate) mod zeros;
 
 use self::sign_chart::{Differences, Solutions};
 use crate::assume::Assumptions;
 use crate::line::Line;
 use crate::normal::NotNormal;
+use crate::solve::Solution;
 
 /// The solutions of a line in the one unknown `letter`.
 ///
@@ -36,6 +39,19 @@ pub fn solutions_given(
     assumed: &Assumptions,
 ) -> Result<Solutions, NotNormal> {
     let line = assumed.with(line.clone(), letter);
+    if assumed.whole.contains(letter)
+        && let Some(parts) = parity::apart(&line, letter)
+    {
+        let mut all = Vec::new();
+        for (rest, part) in (0..).zip(&parts) {
+            match solutions_given(part, letter, &Assumptions::default())? {
+                Solutions::Finite(found) => all.extend(parity::whole_values(&found, rest)),
+                _ => return Err(NotNormal::NotCovered),
+            }
+        }
+        all.sort_by_key(Solution::as_rational);
+        return Ok(Solutions::Finite(all));
+    }
     let found = match sign_chart::solutions(&line, letter) {
         Err(NotNormal::NotCovered) => real_line::solutions(&line, letter, &assumed.lines),
         other => other,
@@ -63,6 +79,21 @@ pub(crate) fn differences(
     assumed: &Assumptions,
 ) -> Result<Option<Differences>, NotNormal> {
     let (from, to) = (assumed.with(from.clone(), letter), assumed.with(to.clone(), letter));
+    if assumed.whole.contains(letter)
+        && (parity::apart(&from, letter).is_some() || parity::apart(&to, letter).is_some())
+    {
+        let none = Assumptions::default();
+        let of = |rest: usize| {
+            let (from, to) = (parity::half(&from, letter, rest), parity::half(&to, letter, rest));
+            Ok::<_, NotNormal>(differences(&from, &to, letter, &none)?.unwrap_or_default())
+        };
+        let parts = [of(0)?, of(1)?];
+        if parts.iter().any(|part| part.counterexample.is_some()) {
+            return Err(NotNormal::NotCovered);
+        }
+        let found = parity::together(parts);
+        return Ok((found != Differences::default()).then_some(found));
+    }
     let found = match sign_chart::differences(&from, &to, letter) {
         Err(NotNormal::NotCovered) => real_line::differences(&from, &to, letter, &assumed.lines),
         other => other,
@@ -72,7 +103,13 @@ pub(crate) fn differences(
     }
     let Some(mut found) = found else { return Ok(None) };
     if found.counterexample.is_some() {
-        return Err(NotNormal::NotCovered);
+        let none = Assumptions::default();
+        let (before, after) =
+            (solutions_given(&from, letter, &none)?, solutions_given(&to, letter, &none)?);
+        return match whole_ranges::same(&before, &after) {
+            Some(true) => Ok(None),
+            _ => Err(NotNormal::NotCovered),
+        };
     }
     for side in [&mut found.lost, &mut found.gained] {
         side.retain(|one| one.as_rational().is_some_and(|value| value.is_integer()));

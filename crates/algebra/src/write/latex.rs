@@ -81,7 +81,23 @@ fn held(out: &mut String, expr: &Expr, least: Strength) {
 
 fn letter(name: &str) -> String {
     let (base, mark) = name.split_once('_').unwrap_or((name, ""));
+    if let Some((above, below)) = derivative_name(name) {
+        return format!("\\frac{{{above}}}{{{below}}}");
+    }
+    // A word is upright, so that it is no product of letters; capitals side by side name a segment as they stand.
+    let is_word =
+        base.chars().count() > 1 && !base.chars().all(|c| c.is_ascii_uppercase() || c == '\'');
+    if is_word && base.chars().next().is_some_and(char::is_alphabetic) && !base.ends_with('\'') {
+        return match mark {
+            "" => format!("\\text{{{base}}}"),
+            _ => format!("\\text{{{base}}}_{{{mark}}}"),
+        };
+    }
+    if let Some(points) = base.strip_prefix('∠') {
+        return format!("\\angle {points}");
+    }
     let base = match base {
+        "□" => "\\square ",
         "α" => "\\alpha",
         "β" => "\\beta",
         "γ" => "\\gamma",
@@ -202,7 +218,34 @@ fn write(out: &mut String, expr: &Expr) {
             }
         }
         ExprKind::Call { function, arguments } => call(out, *function, arguments),
+        ExprKind::Apply { name, arguments } => {
+            out.push_str(&applied(name));
+            out.push_str("\\left(");
+            for (index, argument) in arguments.iter().enumerate() {
+                out.push_str(if index == 0 { "" } else { ", " });
+                write(out, argument);
+            }
+            out.push_str("\\right)");
+        }
+        ExprKind::WithRemainder { quotient, remainder } => {
+            held(out, quotient, Strength::Value);
+            out.push_str("\\text{ r }");
+            held(out, remainder, Strength::Value);
+        }
     }
+}
+
+/// The parts of `dy/dx`.
+fn derivative_name(name: &str) -> Option<(&str, &str)> {
+    name.split_once('/').filter(|(above, below)| above.starts_with('d') && below.starts_with('d'))
+}
+
+/// The name of a function: `f^{-1}`, `f'`, `\\frac{d}{dx}`.
+fn applied(name: &str) -> String {
+    if let Some((above, below)) = derivative_name(name) {
+        return format!("\\frac{{{above}}}{{{below}}}");
+    }
+    name.split_once('^').map_or_else(|| name.to_owned(), |(f, power)| format!("{f}^{{{power}}}"))
 }
 
 fn unit_latex(out: &mut String, unit: crate::unit::Unit) {
@@ -229,7 +272,23 @@ fn call(out: &mut String, function: Function, arguments: &[Expr]) {
             }
             return;
         }
-        Function::Hcf | Function::Lcm | Function::Arcsec | Function::Arccsc | Function::Arccot => {
+        Function::Floor | Function::Ceiling => {
+            let (open, close) = match function {
+                Function::Floor => ("\\lfloor ", "\\rfloor "),
+                _ => ("\\lceil ", "\\rceil "),
+            };
+            out.push_str(open);
+            arguments.iter().for_each(|argument| write(out, argument));
+            out.push_str(close);
+            return;
+        }
+        Function::Hcf
+        | Function::Lcm
+        | Function::Mod
+        | Function::Arrange
+        | Function::Arcsec
+        | Function::Arccsc
+        | Function::Arccot => {
             out.push_str(&format!("\\operatorname{{{}}}", function.name()));
         }
         _ => out.push_str(&format!("\\{}", function.name())),

@@ -166,6 +166,22 @@ fn row(expr: &Expr) -> String {
             format!("<mrow>{}</mrow>", each.join("<mo>:</mo>"))
         }
         ExprKind::Call { function, arguments } => call(*function, arguments),
+        ExprKind::Apply { name, arguments } => {
+            let name = match name.split_once('^') {
+                Some((f, _)) => {
+                    format!("<msup><mi>{f}</mi><mrow><mo>−</mo><mn>1</mn></mrow></msup>")
+                }
+                None => format!("<mi>{name}</mi>"),
+            };
+            let inside: Vec<String> = arguments.iter().map(row).collect();
+            let inside = inside.join("<mo separator=\"true\">,</mo>");
+            format!("<mrow>{name}<mo>\u{2061}</mo>{}</mrow>", bracketed(&inside))
+        }
+        ExprKind::WithRemainder { quotient, remainder } => format!(
+            "<mrow>{}<mtext> r </mtext>{}</mrow>",
+            held(quotient, Strength::Value),
+            held(remainder, Strength::Value)
+        ),
     }
 }
 

@@ -72,6 +72,14 @@ fn say(expr: &Expr, inside: bool) -> String {
         ExprKind::Call { function: Function::Log, arguments } if arguments.len() == 2 => {
             format!("log base {} of {}", fenced(&arguments[1]), fenced(&arguments[0]))
         }
+        ExprKind::Apply { name, arguments } => {
+            let each: Vec<_> = arguments.iter().map(fenced).collect();
+            let name = name.replace("^-1", " inverse").replace('\'', " prime");
+            format!("{name} of {}", each.join(", "))
+        }
+        ExprKind::WithRemainder { quotient, remainder } => {
+            format!("{} remainder {}", fenced(quotient), fenced(remainder))
+        }
         ExprKind::Call { function, arguments } => {
             let each: Vec<_> = arguments.iter().map(fenced).collect();
             format!("{} of {}", function.name(), each.join(", "))

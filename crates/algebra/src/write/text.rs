@@ -160,6 +160,20 @@ fn write(out: &mut String, expr: &Expr) {
                 held(out, part, Strength::Product);
             }
         }
+        ExprKind::Apply { name, arguments } => {
+            out.push_str(name);
+            out.push('(');
+            for (index, argument) in arguments.iter().enumerate() {
+                out.push_str(if index == 0 { "" } else { ", " });
+                write(out, argument);
+            }
+            out.push(')');
+        }
+        ExprKind::WithRemainder { quotient, remainder } => {
+            held(out, quotient, Strength::Value);
+            out.push_str(" r ");
+            held(out, remainder, Strength::Value);
+        }
         ExprKind::Call { function, arguments } => {
             out.push_str(function.name());
             let mut shown = &arguments[..];

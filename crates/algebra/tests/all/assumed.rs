@@ -49,9 +49,7 @@ fn points_are_admitted_or_not() {
 
 #[test]
 fn what_is_no_assumption_is_told_by_its_text() {
-    for text in
-        ["x + 1", "integer", "x > ", "))", "", "n is integer", ", integer", "x = 1 or x = 2"]
-    {
+    for text in ["x + 1", "integer", "x > ", "))", "", ", integer", "x = 1 or x = 2"] {
         let told = Assumptions::read(["y > 0", text]);
         assert_eq!(told.map_err(|(which, _)| which), Err(text), "{text}");
     }

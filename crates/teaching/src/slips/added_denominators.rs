@@ -16,12 +16,22 @@ fn wrong(expr: &Expr) -> Vec<Expr> {
         ExprKind::Subtract(a, b) => (a, b, false),
         _ => return Vec::new(),
     };
-    let ((ExprKind::Divide(p, q), ExprKind::Divide(r, s)), join) =
-        ((&a.kind, &b.kind), |x: &Expr, y: &Expr| {
-            if is_sum { x.clone().plus(y.clone()) } else { x.clone().minus(y.clone()) }
-        })
-    else {
-        return Vec::new();
+    let join = |x: &Expr, y: &Expr| {
+        if is_sum { x.clone().plus(y.clone()) } else { x.clone().minus(y.clone()) }
     };
-    vec![join(p, r).over(join(q, s)), join(p, r).over(q.as_ref().clone().plus(s.as_ref().clone()))]
+    let one = Expr::int(1);
+    let (p, q, r, s) = match (&a.kind, &b.kind) {
+        (ExprKind::Divide(p, q), ExprKind::Divide(r, s)) => {
+            (p.as_ref(), q.as_ref(), r.as_ref(), s.as_ref())
+        }
+        // A whole number counts as so many ones.
+        (ExprKind::Divide(p, q), _) if b.as_plain_number().is_some() => {
+            return vec![join(p, b).over(q.as_ref().clone()), join(p, b).over(join(q, &one))];
+        }
+        (_, ExprKind::Divide(r, s)) if a.as_plain_number().is_some() => {
+            return vec![join(a, r).over(s.as_ref().clone()), join(a, r).over(join(&one, s))];
+        }
+        _ => return Vec::new(),
+    };
+    vec![join(p, r).over(join(q, s)), join(p, r).over(q.clone().plus(s.clone()))]
 }

@@ -3,7 +3,7 @@
 use super::Slip;
 use crate::ids::SlipId;
 use algebra::solve::{Place, Proportion};
-use algebra::{Expr, Line};
+use algebra::{Expr, ExprKind, Line};
 
 /// Added the difference instead of scaling: `n/6 = 10/15` to `n = 10 - 9`.
 pub struct AddedInsteadOfScaling;
@@ -27,6 +27,15 @@ impl Slip for AddedInsteadOfScaling {
     }
 
     fn wrong(&self, line: &Line) -> Vec<Line> {
+        // `4:6` to `5:7`: the same added to each term.
+        if let Line::Expression(expr) = line {
+            let ExprKind::Ratio(parts) = &expr.kind else { return Vec::new() };
+            let shifted = |n: i64| {
+                let parts = parts.iter().map(|part| part.clone().plus(Expr::int(n)));
+                Line::Expression(ExprKind::Ratio(parts.collect()).into())
+            };
+            return (-10..=10).filter(|n| *n != 0).map(shifted).collect();
+        }
         let Some(proportion) = Proportion::of(line) else { return Vec::new() };
         let terms = proportion.completed();
         let at = Place::ALL.iter().position(|&p| p == proportion.place()).unwrap_or(0);

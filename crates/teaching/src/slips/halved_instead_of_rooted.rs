@@ -26,12 +26,22 @@ impl Slip for HalvedInsteadOfRooted {
     }
 
     fn wrong(&self, line: &Line) -> Vec<Line> {
+        // `√(x^2)` to `x^2/2`.
+        if matches!(line, Line::Expression(_)) {
+            return super::rewriting::everywhere(line, &|part| match &part.kind {
+                ExprKind::Root { index, radicand } => {
+                    vec![radicand.as_ref().clone().over(Expr::int(i64::from(*index)))]
+                }
+                _ => Vec::new(),
+            });
+        }
         let Some((left, right)) = line.as_equation() else { return Vec::new() };
         let ExprKind::Power(base, n) = &left.kind else { return Vec::new() };
         if base.symbols().is_empty() || !right.symbols().is_empty() {
             return Vec::new();
         }
         let value: Expr = right.clone().over(n.as_ref().clone());
-        vec![Line::equation(base.as_ref().clone(), value)]
+        let told = |value: Expr| Line::equation(base.as_ref().clone(), value);
+        vec![told(value.clone()), Line::AnyOf(vec![told(value.clone()), told(value.negative())])]
     }
 }

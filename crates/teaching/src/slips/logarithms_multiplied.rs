@@ -11,6 +11,18 @@ rewriting! {
 }
 
 fn wrong(expr: &Expr) -> Vec<Expr> {
+    // `log 20/log 5` to `log 4`.
+    if let ExprKind::Divide(a, b) | ExprKind::Multiply(a, b) = &expr.kind
+        && let (Some((f, p, rest)), Some((g, q, _))) = (call(a), call(b))
+        && f == g
+        && is_logarithm(f)
+    {
+        let inside = match expr.kind {
+            ExprKind::Divide(..) => p.clone().over(q.clone()),
+            _ => p.clone().times(q.clone()),
+        };
+        return vec![again(f, &inside, rest)];
+    }
     let (function, argument, rest) = match call(expr) {
         Some(parts) if is_logarithm(parts.0) => parts,
         _ => return Vec::new(),

@@ -13,5 +13,10 @@ rewriting! {
 fn wrong(expr: &Expr) -> Vec<Expr> {
     let ExprKind::Power(base, n) = &expr.kind else { return Vec::new() };
     let ExprKind::Multiply(a, b) = &base.kind else { return Vec::new() };
-    vec![a.as_ref().clone().times(power(b.as_ref().clone(), n.as_ref().clone()))]
+    let raised = power(b.as_ref().clone(), n.as_ref().clone());
+    vec![
+        a.as_ref().clone().times(raised.clone()),
+        // `(5x)^2` to `10x^2`: the number times the exponent.
+        a.as_ref().clone().times(n.as_ref().clone()).times(raised),
+    ]
 }

@@ -1,8 +1,9 @@
 //! Slips that rewrite one part of an expression, wherever in a line it stands.
 
-use algebra::number::{Rational, from_int};
+use algebra::number::{Notation, Rational, from_int};
 use algebra::sketch::plainly_differ;
-use algebra::{Expr, ExprKind, Function, Line, Verdict, equal};
+use algebra::{Expr, ExprKind, Function, Line, Unit, Verdict, equal};
+use num_traits::ToPrimitive;
 
 /// Most lines that one slip writes below another.
 const LINES: usize = 40;
@@ -39,8 +40,52 @@ macro_rules! rewriting {
 }
 pub(super) use rewriting;
 
+/// Declares a slip whose rule `wrong` writes whole lines.
+macro_rules! lines {
+    ($(#[$doc:meta])* $name:ident, $id:literal, student: $student:literal, teacher: $teacher:literal,) => {
+        $(#[$doc])*
+        pub struct $name;
+
+        impl $name {
+            /// Its id.
+            pub const ID: crate::ids::SlipId = crate::ids::SlipId::new($id);
+        }
+
+        impl super::Slip for $name {
+            fn id(&self) -> crate::ids::SlipId {
+                Self::ID
+            }
+
+            fn to_student(&self) -> &'static str {
+                $student
+            }
+
+            fn to_teacher(&self) -> &'static str {
+                $teacher
+            }
+
+            fn wrong(&self, line: &algebra::Line) -> Vec<algebra::Line> {
+                wrong(line)
+            }
+        }
+    };
+}
+pub(super) use lines;
+
 /// The line with one part rewritten, once for each part that the rule changes the value of.
 pub(super) fn everywhere(line: &Line, wrong: &dyn Fn(&Expr) -> Vec<Expr>) -> Vec<Line> {
+    if let Line::AllOf(lines) = line {
+        let mut found = Vec::new();
+        for (at, one) in lines.iter().enumerate() {
+            for changed in everywhere(one, wrong) {
+                let mut lines = lines.clone();
+                lines[at] = changed;
+                found.push(Line::AllOf(lines));
+            }
+        }
+        found.truncate(LINES);
+        return found;
+    }
     let sides: Vec<&Expr> = match line {
         Line::Expression(expr) => vec![expr],
         Line::Relations { sides, .. } => sides.iter().collect(),
@@ -186,4 +231,39 @@ pub(super) fn is_logarithm(function: Function) -> bool {
 pub(super) fn is_circular(function: Function) -> bool {
     use Function::{Cos, Cot, Csc, Sec, Sin, Tan};
     matches!(function, Sin | Cos | Tan | Sec | Csc | Cot)
+}
+
+/// A number as written, perhaps with a sign or as a fraction.
+pub(super) fn number(expr: &Expr) -> Option<Rational> {
+    expr.as_plain_number()
+}
+
+/// A whole number as written, small enough to be worked with by its digits.
+pub(super) fn whole(expr: &Expr) -> Option<i64> {
+    let value = match &expr.kind {
+        ExprKind::Number(written) if *written.notation() == Notation::Integer => written.value(),
+        _ => return None,
+    };
+    value.to_integer().to_i64().filter(|n| *n < 1_000_000_000)
+}
+
+/// The value of an expression without letters, where it is a fraction.
+pub(super) fn worked_out(expr: &Expr) -> Option<Rational> {
+    expr.symbols().is_empty().then(|| algebra::step::exact_value(expr))?
+}
+
+/// Whether a decimal stands in it.
+pub(super) fn has_decimal(expr: &Expr) -> bool {
+    expr.any(&mut |part| {
+        matches!(&part.kind, ExprKind::Number(written) if matches!(written.notation(), Notation::Decimal { .. }))
+    })
+}
+
+/// A number with one unit.
+pub(super) fn quantity(expr: &Expr) -> Option<(Rational, Unit)> {
+    let ExprKind::Multiply(number, unit) = &expr.kind else { return None };
+    match unit.kind {
+        ExprKind::Unit(unit) => Some((number.as_plain_number()?, unit)),
+        _ => None,
+    }
 }

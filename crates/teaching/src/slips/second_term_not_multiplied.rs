@@ -41,7 +41,9 @@ impl Slip for SecondTermNotMultiplied {
 /// The first bracket with a number before it, wrongly multiplied out; `None` when there is none.
 fn spread(expr: &Expr) -> Option<Expr> {
     match &expr.kind {
-        ExprKind::Multiply(factor, inside) if factor.symbols().is_empty() => {
+        ExprKind::Multiply(factor, inside)
+            if factor.symbols().is_empty() || matches!(factor.kind, ExprKind::Symbol(_)) =>
+        {
             if factor.as_plain_number() == Some(algebra::number::from_int(1)) {
                 return None;
             }

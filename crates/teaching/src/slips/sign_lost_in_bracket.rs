@@ -19,7 +19,13 @@ fn wrong(expr: &Expr) -> Vec<Expr> {
     let plain = |e: &Expr| e.clone();
     match &expr.kind {
         ExprKind::Negative(inside) => {
-            let parts = spread(inside, &plain);
+            // `-2(3 - y)` is the negative of a product.
+            let parts = match &inside.kind {
+                ExprKind::Multiply(n, sum) => {
+                    spread(sum, &|e: &Expr| n.as_ref().clone().times(e.clone()))
+                }
+                _ => spread(inside, &plain),
+            };
             parts.map(|(a, b)| a.negative().plus(b)).into_iter().collect()
         }
         ExprKind::Subtract(first, rest) => {

@@ -5,7 +5,7 @@ use super::only_letter;
 use crate::ids::SlipId;
 use algebra::number::Rational;
 use algebra::solve::linear_coefficients;
-use algebra::{Expr, Line};
+use algebra::{Expr, ExprKind, Line};
 use num_traits::{One, Zero};
 
 /// Took the factor away instead of dividing by it: `4x = 20` to `x = 16`.
@@ -22,7 +22,7 @@ impl Slip for SubtractedInsteadOfDividing {
     }
 
     fn to_student(&self) -> &'static str {
-        "The number stands in front of the letter, so it multiplies. What undoes multiplying?"
+        "What stands in front of the letter multiplies it. What undoes multiplying?"
     }
 
     fn to_teacher(&self) -> &'static str {
@@ -30,6 +30,9 @@ impl Slip for SubtractedInsteadOfDividing {
     }
 
     fn wrong(&self, line: &Line) -> Vec<Line> {
+        if line.symbols().len() > 1 {
+            return in_formula(line);
+        }
         let Some((letter, factor, value)) = product(line) else { return Vec::new() };
         // 2x = 4: taking 2 away happens to give the right number.
         if &value - &factor == &value / &factor {
@@ -47,4 +50,18 @@ pub(super) fn product(line: &Line) -> Option<(String, Rational, Rational)> {
     let (c, d) = linear_coefficients(right, &letter)?;
     let fits = b.is_zero() && c.is_zero() && !a.is_zero() && !a.is_one();
     fits.then_some((letter, a, d))
+}
+
+/// `A = lw` to `l = A - w`.
+fn in_formula(line: &Line) -> Vec<Line> {
+    let Some((left, right)) = line.as_equation() else { return Vec::new() };
+    let of = |e: &Expr| e.clone();
+    let apart = |alone: &Expr, product: &Expr| match &product.kind {
+        ExprKind::Multiply(a, b) => vec![
+            Line::equation(of(a), of(alone).minus(of(b))),
+            Line::equation(of(b), of(alone).minus(of(a))),
+        ],
+        _ => Vec::new(),
+    };
+    apart(left, right).into_iter().chain(apart(right, left)).collect()
 }

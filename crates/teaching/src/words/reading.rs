@@ -9,9 +9,8 @@ pub fn note(note: &Note) -> &'static str {
         Note::DividesThenMultiplies(_) => {
             "Read from left to right: divided, then multiplied. To divide by the whole product, put it in brackets."
         }
-        Note::DividesTwice(_) => {
-            "Read from left to right: divided twice. To divide by the second fraction, put it in brackets."
-        }
+        Note::DividesByFraction(_) => "Read as divided by that fraction.",
+        Note::DecimalComma(_) => "The comma is read as a decimal point.",
         Note::PowerEnds(_) => {
             "Read with only that number as the exponent. For a longer exponent, put all of it in brackets."
         }
@@ -59,6 +58,11 @@ pub fn unreadable(error: &ReadError) -> String {
         ReadErrorKind::BadNumber(text) => {
             let short: String = text.chars().take(30).collect();
             format!("“{short}” is not a number. Check its points and its fraction.")
+        }
+        ReadErrorKind::FlatPower { letter, digits } => {
+            format!(
+                "Is the {digits} an exponent? Then it is {letter}^{digits}. A mark below is {letter}_{digits}."
+            )
         }
         ReadErrorKind::NotAnExpression => {
             "An expression is needed here, without an equals sign.".into()

@@ -109,6 +109,23 @@ pub fn values(letter: &str, found: &[Solution]) -> String {
     found.iter().take(4).map(shown).collect::<Vec<_>>().join(" and ")
 }
 
+/// Why two lines differ, where neither a value nor a point shows it.
+#[must_use]
+pub fn difference(found: &Difference) -> Option<String> {
+    let is_shown = found.counterexample.is_some()
+        || !found.lost.is_empty()
+        || !found.gained.is_empty()
+        || !found.lost_points.is_empty()
+        || !found.gained_points.is_empty();
+    Some(match found.reason {
+        Reason::Shape => "The lines are of different kinds.".into(),
+        Reason::Rounding => "This is not how it rounds.".into(),
+        Reason::NeverDefined => "There is no value for which both of these make sense.".into(),
+        Reason::Link(_) | Reason::Values if is_shown => return None,
+        Reason::Link(_) | Reason::Values => "The two sides have different values.".into(),
+    })
+}
+
 fn differs(found: &Difference, unknown: &str, against: Against<'_>) -> LineVerdict {
     let above = against.name();
     let word = match (found.lost.is_empty(), found.gained.is_empty()) {

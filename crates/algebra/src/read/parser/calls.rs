@@ -165,6 +165,9 @@ impl Parser<'_> {
     pub(super) fn command(&mut self, name: &str, token: &Token) -> Parsed {
         match name {
             "frac" | "dfrac" | "tfrac" => {
+                if let Some(found) = self.derivative_fraction(token) {
+                    return found;
+                }
                 let numerator = self.group(token)?;
                 let denominator = self.group(token)?;
                 let span = token.span.join(denominator.span);

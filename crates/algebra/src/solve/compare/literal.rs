@@ -101,6 +101,29 @@ pub(crate) fn compare_for(
     Ok(Comparison::Open)
 }
 
+/// Whether the first equation has a factor without `letter` that the second has not: where it is zero, the first holds
+/// for every value of the letter.
+pub(crate) fn cancels(
+    from: &Relation,
+    to: &Relation,
+    letter: Option<&str>,
+    budget: &mut Budget,
+) -> bool {
+    let Some(letter) = letter else { return false };
+    let mut content = |relation: &Relation| {
+        let parts = relation.poly.by_powers_of(&Atom::symbol(letter));
+        parts.iter().filter(|part| !part.is_zero()).try_fold(Poly::default(), |common, part| {
+            crate::normal::gcd(&common, part, budget).ok()
+        })
+    };
+    let (Some(before), Some(after)) = (content(from), content(to)) else { return false };
+    if before.is_constant() {
+        return false;
+    }
+    let divides = crate::normal::exact_quotient(&after, &before, budget);
+    !matches!(divides, Ok(Some(_)))
+}
+
 /// Compares as relations in all letters: the same up to a constant factor, or a point that tells.
 pub(crate) fn compare_all(
     (from, from_line): (&Relation, &Line),

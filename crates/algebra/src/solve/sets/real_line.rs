@@ -25,6 +25,7 @@ use crate::solve::sets::sign_chart::{Differences, Solutions};
 use crate::solve::sets::zeros::{Zeros, zeros};
 use crate::verdict::{Counterexample, Shown};
 use counted::steps;
+use num_traits::Signed;
 use periods::{common_period, periods};
 use std::cmp::Ordering;
 
@@ -97,13 +98,16 @@ fn formula(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, No
     })
 }
 
-/// The bases that move together with their exponents, as in `xˣ`: such a power has a positive base.
+/// The bases that move together with their exponents, as in `xˣ`, and those that are negative below an exponent that
+/// moves: such a power has a positive base.
 fn moving_bases(line: &Line, letter: &str) -> Vec<Expr> {
     let mut found: Vec<Expr> = Vec::new();
     for side in line.expressions() {
         side.any(&mut |part| {
             if let ExprKind::Power(base, exponent) = &part.kind
-                && [base, exponent].iter().all(|one| one.symbols().contains(letter))
+                && exponent.symbols().contains(letter)
+                && (base.symbols().contains(letter)
+                    || base.as_plain_number().is_some_and(|base| base.is_negative()))
                 && !found.contains(base)
             {
                 found.push((**base).clone());
