@@ -62,7 +62,9 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
             None => StepVerdict::Undecided,
         },
         (Line::Rounded(_), _) => StepVerdict::Undecided,
-        (Line::Expression(a), Line::Expression(b)) => with_unit(a, b, setting),
+        // An amount that was worked out without its currency.
+        (Line::Expression(a), Line::Expression(b)) if is_amount(b) => with_unit(a, b, setting),
+        (Line::Expression(a), Line::Expression(b)) => values(a, b, setting),
         (Line::Expression(start), Line::Relations { sides, relations }) => {
             continued(start, sides, relations, setting)
         }
@@ -241,6 +243,18 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
             let none = StepVerdict::Equivalent { provided: Vec::new() };
             verdicts.into_iter().find(|verdict| !verdict.is_equivalent()).unwrap_or(none)
         }
+        // Lines below each other: each says the same as the one above.
+        Line::AllOf(lines) if lines.iter().all(|l| l.symbols().len() == 1) => {
+            let pairs = lines.windows(2);
+            let same = pairs
+                .into_iter()
+                .all(|pair| compare_given(&pair[0], &pair[1], setting).is_equivalent());
+            if same {
+                StepVerdict::Equivalent { provided: Vec::new() }
+            } else {
+                StepVerdict::Undecided
+            }
+        }
         // A list of values claims nothing.
         Line::Point(_) => StepVerdict::Equivalent { provided: Vec::new() },
         Line::AnyOf(lines) if lines.iter().all(|l| matches!(l, Line::Expression(_))) => {
@@ -285,6 +299,12 @@ fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> Ste
             }
         }
     }
+}
+
+/// `$6.25`
+fn is_amount(expr: &Expr) -> bool {
+    matches!(&expr.kind, ExprKind::Multiply(_, unit)
+        if matches!(unit.kind, ExprKind::Unit(unit) if unit.stands_before()))
 }
 
 /// The number of a side with a unit, where the other side works it out without units: `2(6 + 4) = 20 cm`,
@@ -537,14 +557,15 @@ fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     let mut budget = Budget::for_verdict();
     let rows = linear_systems::reduced(from, letters, &mut budget)
         .and_then(|f| Ok((f, linear_systems::reduced(to, letters, &mut budget)?)));
-    // Whether each side has finitely many points.
-    let mut finite = (true, true);
+    // The points that went missing and that came in, where there are finitely many.
+    let (mut lost, mut gained) = (Vec::new(), Vec::new());
     let apart = match rows {
         Ok((Some(f), Some(t))) if f == t => {
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
         Ok((Some(f), Some(t))) => {
-            finite = (f.len() == letters.len(), t.len() == letters.len());
+            lost.extend(linear_systems::only_point(&f, &t, letters));
+            gained.extend(linear_systems::only_point(&t, &f, letters));
             linear_systems::point_apart(&f, &t, letters)
         }
         _ => {
@@ -553,6 +574,8 @@ fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
             let (Some(before), Some(after)) = (before, after) else {
                 return StepVerdict::Undecided;
             };
+            lost = points::missing(&before, &after, &mut budget).unwrap_or_default();
+            gained = points::missing(&after, &before, &mut budget).unwrap_or_default();
             match points::difference(&before, &after, &mut budget) {
                 None => return StepVerdict::Undecided,
                 Some(None) => return StepVerdict::Equivalent { provided: Vec::new() },
@@ -562,8 +585,8 @@ fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
     };
     match apart {
         Some((at, before)) => StepVerdict::NotEquivalent(Difference {
-            lost_points: if before && finite.0 { vec![at.clone()] } else { Vec::new() },
-            gained_points: if !before && finite.1 { vec![at.clone()] } else { Vec::new() },
+            lost_points: lost,
+            gained_points: gained,
             counterexample: Some(Counterexample {
                 at,
                 left: Shown::Truth(before),

@@ -350,7 +350,7 @@ mod tests {
     fn what_could_be_meant_otherwise_is_said() {
         for (line, says) in [
             ("x = 1/2x", "divided, then multiplied"),
-            ("3/4 ÷ 2/3 = x", "divided twice"),
+            ("3/4 ÷ 2/3 = x", "by that fraction"),
             ("x^1/2 = 4", "only that number as the exponent"),
             ("e^2x = 4", "only that number as the exponent"),
             ("x = 0.1(6)", "repeats"),

@@ -217,7 +217,7 @@ mod tests {
             ("",          "There is nothing on this line yet."),
             ("3(2x",      "This “(” is never closed."),
             ("tan x = x", "This could not be worked"),
-            ("two bees",  "“bees” was not recognised."),
+            ("two bees",  "“two” was not recognised."),
             ("A = b h",   "This could not be worked"),
         ] {
             let found = work(problem, None).expect_err(problem);

@@ -106,6 +106,7 @@ pub use wrong_power_of_ten::WrongPowerOfTen;
 
 use crate::ids::SlipId;
 use algebra::sketch::Sketch;
+use algebra::work::{Limit, within};
 use algebra::{Expr, ExprKind, Line, StepVerdict, compare};
 use num_traits::ToPrimitive;
 
@@ -333,6 +334,13 @@ fn degree(expr: &Expr) -> i64 {
 /// in a row, of which the first is told.
 #[must_use]
 pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
+    within(Limit::steps(NAMING), || searched(from, to)).unwrap_or_default()
+}
+
+/// Most steps of work that naming a slip takes: a verdict stands without a name as well.
+const NAMING: u64 = 250_000;
+
+fn searched(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
     // How a number is rounded is said by the verdict itself, but for one that was cut off.
     if to.is_rounded() {
         let cut: &'static dyn Slip = &cut_off::CutOff;
@@ -358,7 +366,8 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
     };
     let mut firsts: Vec<(&'static dyn Slip, Line)> = Vec::new();
     for slip in SLIPS.iter().copied() {
-        for wrong in slip.wrong(from) {
+        // What is told rounded was looked at above.
+        for wrong in slip.wrong(from).into_iter().filter(|wrong| !wrong.is_rounded()) {
             if same(&wrong) {
                 return named(slip);
             }
@@ -368,7 +377,8 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
     let firsts = firsts.into_iter().take(if sketch.tells() { FIRSTS } else { 0 });
     for (slip, wrong) in firsts {
         for second in SLIPS {
-            if second.wrong(&wrong).iter().take(4).any(&mut same) {
+            if second.wrong(&wrong).iter().filter(|line| !line.is_rounded()).take(4).any(&mut same)
+            {
                 return named(slip);
             }
         }

@@ -22,6 +22,8 @@ pub struct Light {
     units: bool,
     /// Whether a currency is written, with pence.
     pounds: bool,
+    /// Whether the line that is looked at has no letter but e.
+    only_e: bool,
     /// Whether times of the day are added, `2:30 + 1:45`.
     times: bool,
 }
@@ -71,6 +73,7 @@ impl Light {
 
     fn add(&mut self, line: &str) {
         self.times |= has_times(line);
+        self.only_e = line.chars().filter(char::is_ascii_alphabetic).all(|c| c == 'e');
         let mut at = 0;
         let mut before = None;
         let mut number_before = false;
@@ -124,7 +127,8 @@ impl Light {
                             self.inside.insert(letter);
                         }
                     }
-                    if begins && related {
+                    // `e = 50` tells of a letter, `e = x + 1` of Euler's number.
+                    if begins && related && (letter != 'e' || self.only_e) {
                         self.told.insert(letter);
                     }
                 } else if before.is_none() && is_definition(after) {
@@ -173,6 +177,11 @@ impl Light {
         let mut letters = name.chars();
         let only = letters.next().filter(|_| letters.next().is_none());
         only.is_some_and(|letter| self.told.contains(&letter) && !(letter == 'p' && self.pounds))
+    }
+
+    /// Whether a line is about this letter: it begins `e = …`.
+    pub(super) fn is_told(&self, letter: char) -> bool {
+        self.told.contains(&letter)
     }
 
     /// Whether capitals side by side, or another run, are a product: one of them stands alone somewhere.

@@ -40,8 +40,11 @@ pub(super) fn read(
         reading.line = rounded_line(reading.line, rounding);
         reading.unlabelled = None;
     }
-    reading.line = with_letter_e(reading.line);
-    reading.unlabelled = reading.unlabelled.map(with_letter_e);
+    // In what is written by us, e is Euler's number.
+    if units != Units::UprightWords {
+        reading.line = with_letter_e(reading.line, light);
+        reading.unlabelled = reading.unlabelled.map(|line| with_letter_e(line, light));
+    }
     Ok(reading)
 }
 
@@ -100,13 +103,19 @@ fn scientific(mantissa: &Expr, power: &Expr) -> Option<Written> {
 }
 
 /// `3e + 2 = 11`: where `e` is a line's only letter and no exponent stands on it, it is an unknown.
-fn with_letter_e(line: Line) -> Line {
-    let Line::Relations { relations, .. } = &line else { return line };
+fn with_letter_e(line: Line, light: &Light) -> Line {
+    // `e = 50` in one line says that e is a letter in the others.
+    let is_told = light.is_told('e');
+    let relations = match &line {
+        Line::Relations { relations, .. } => &relations[..],
+        Line::AllOf(_) if is_told => &[],
+        _ => return line,
+    };
     let is_euler = |part: &Expr| part.kind == ExprKind::Constant(Constant::Euler);
     let told = |part: &mut &Expr| match &part.kind {
         ExprKind::Power(base, _) => is_euler(base),
         ExprKind::Call { function: Function::Ln | Function::Log, .. } => true,
-        ExprKind::Symbol(_) => true,
+        ExprKind::Symbol(_) => !is_told,
         _ => false,
     };
     let sides = line.expressions();

@@ -54,6 +54,7 @@ pub(super) fn split(
     light: &Light,
 ) -> Result<Vec<Token>, ReadError> {
     let mut found: Vec<Token> = Vec::with_capacity(tokens.len());
+    let has_relation = tokens.iter().any(|token| matches!(token.kind, TokenKind::Relation(_)));
     let mut at = 0;
     while let Some(token) = tokens.get(at) {
         at += 1;
@@ -69,6 +70,8 @@ pub(super) fn split(
         if may_be_unit
             && (follows_quantity(&found) || is_angle(&found, word))
             && !light.is_letter(word)
+            // "5 km in m" asks for a unit: an inch stands right behind its number.
+            && (word != "in" || matches!(found.last().map(|t| &t.kind), Some(TokenKind::Number(_))))
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
@@ -85,10 +88,10 @@ pub(super) fn split(
         }
         let is_prefix =
             !matches!(found.last().map(|last| &last.kind), Some(kind) if ends_value(kind));
-        // Words that are all of a line are a sentence.
+        // Without a relation words are a sentence, or a part of one.
         if is_prefix
+            && has_relation
             && let Some((name, words)) = name_in_words(&tokens[at - 1..])
-            && words < tokens.len()
         {
             let span = token.span.join(tokens[at + words - 2].span);
             found.push(Token { kind: TokenKind::Name(name), span, ..token.clone() });

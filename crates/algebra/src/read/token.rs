@@ -402,6 +402,12 @@ impl<'a> Cutter<'a> {
             '≤' | '⩽' | '≦' => T::Relation(Relation::LessOrEqual),
             '≥' | '⩾' | '≧' => T::Relation(Relation::GreaterOrEqual),
             '≠' => T::Relation(Relation::NotEqual),
+            // Between two figures it says that they are similar.
+            '~' if matches!(&self.found.last(), Some(Token { kind: T::Name(name), .. }) if name.starts_with('△')) =>
+            {
+                let span = Span::new(self.at, self.at + size);
+                return Err(ReadError::new(ReadErrorKind::UnknownCharacter('~'), span));
+            }
             '≈' | '≃' | '≅' | '≐' | '~' => T::Relation(Relation::Approximate),
             '∷' => T::Relation(Relation::Equal),
             '∴' | '→' | '⇒' | '⟹' | '⟶' | '⇔' | '⟺' | '➔' => T::So,

@@ -133,11 +133,20 @@ fn line() -> impl Strategy<Value = Line> {
     ]
 }
 
+/// Whether Euler's number is the only letter of a line with a relation: typed alone, it is an unknown.
+fn lonely_e(line: &Line) -> bool {
+    let euler = |part: &Expr| part.kind == ExprKind::Constant(Constant::Euler);
+    matches!(line, Line::Relations { .. })
+        && line.symbols().is_empty()
+        && line.expressions().iter().any(|side| side.any(&mut |part| euler(part)))
+}
+
 proptest! {
     #![proptest_config(crate::cases(3_000))]
 
     #[test]
     fn what_is_written_plainly_reads_back(line in line()) {
+        prop_assume!(!lonely_e(&line));
         let written = text_line(&line);
         let read = read_line(&written).map(|reading| reading.line);
         prop_assert_eq!(read.as_ref(), Ok(&line), "{}", written);
@@ -145,6 +154,7 @@ proptest! {
 
     #[test]
     fn what_is_typeset_reads_back(line in line()) {
+        prop_assume!(!lonely_e(&line));
         let written = latex_line(&line);
         let read = read_latex(&written).map(|reading| reading.line);
         prop_assert_eq!(read.as_ref(), Ok(&line), "{}", written);

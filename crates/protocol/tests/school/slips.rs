@@ -6,7 +6,7 @@ pub const ROWS: &[&str] = &[
     r"(-4)(-6) -> -24 => minus-times-minus",
     r"(-7)(-1) -> -7 => minus-times-minus",
     // integers: one minus lost: a product of unlike signs is negative
-    r"owed: -4 × 6 -> 24 => minus-times-minus",
+    r"-4 × 6 -> 24 => minus-times-minus",
     // integers: subtract a negative: taking away a negative adds
     r"-2 - (-5) -> -7 => took-away-a-negative",
     r"4 - -3 -> 1 => took-away-a-negative",
@@ -16,10 +16,10 @@ pub const ROWS: &[&str] = &[
     r"-7 + 4 -> -11 => none of ours",
     // order of operations: multiplication first
     r"7 + 3 × 5 -> 50 => left-to-right",
-    r"owed: 20 - 6 ÷ 2 -> 7 => left-to-right",
+    r"20 - 6 ÷ 2 -> 7 => left-to-right",
     r"8 + 2 × 3² -> 90 => left-to-right",
     // order: power before product: power first
-    r"owed: 2 × 3² -> 36 => left-to-right | power-missed-a-factor | exponent-as-factor",
+    r"2 × 3² -> 36 => left-to-right | power-missed-a-factor | exponent-as-factor",
     // order: subtraction from the right: work from left to right
     r"24 ÷ 4 ÷ 2 -> 12 => none of ours",
     r"15 - 6 + 4 -> 5 => none of ours",
@@ -27,7 +27,7 @@ pub const ROWS: &[&str] = &[
     r"2^5 -> 10 => exponent-as-factor",
     r"(1/3)² -> 2/3 => exponent-as-factor",
     // minus sign squared away: -3² is -(3²)
-    r"owed: 4 - 3² -> 13 => sign-squared-away",
+    r"4 - 3² -> 13 => sign-squared-away",
     // place value: carry forgotten: a ten was not carried
     r"47 + 38 -> 75 => none of ours",
     // place value: smaller from larger digit: subtracted the smaller digit from the larger
@@ -43,7 +43,7 @@ pub const ROWS: &[&str] = &[
     r"6 × 9 -> 56 => none of ours",
     r"12 × 12 -> 142 => none of ours",
     // fractions: tops and bottoms added: common denominator first
-    r"owed: 1 + 1/2 -> 2/3 => added-denominators",
+    r"1 + 1/2 -> 2/3 => added-denominators",
     r"3/8 + 1/4 -> 4/12 => added-denominators",
     // fractions: denominator found, top not scaled: the top must be scaled too
     r"2/3 - 1/5 -> 1/15 => none of ours",
@@ -82,7 +82,7 @@ pub const ROWS: &[&str] = &[
     r"2/3 -> 23% => none of ours",
     // ratio: added instead of scaled: scale both, do not add
     r"n/8 = 3/4 -> n = 7 => added-instead-of-scaling",
-    r"owed: 4:6 -> 5:7 => added-instead-of-scaling",
+    r"4:6 -> 5:7 => added-instead-of-scaling",
     // proportion: multiplied straight: multiply across the diagonal
     r"x/3 = 8/6 -> 8x = 18 => multiplied-straight-across",
     r"2:3 = x:9 -> 2x = 27 => multiplied-straight-across",
@@ -96,10 +96,10 @@ pub const ROWS: &[&str] = &[
     r"6x - x -> 6 => coefficient-of-one-forgotten",
     r"4a - a -> 4 => coefficient-of-one-forgotten",
     // bracket: second term not multiplied: multiply everything inside
-    r"owed: x(x + 4) -> x² + 4 => second-term-not-multiplied",
+    r"x(x + 4) -> x² + 4 => second-term-not-multiplied",
     r"4(2a - b) -> 8a - b => second-term-not-multiplied",
     // bracket: minus with second term: minus times minus is plus
-    r"owed: -2(3 - y) -> -6 - 2y => minus-times-minus | sign-lost-in-bracket",
+    r"-2(3 - y) -> -6 - 2y => minus-times-minus | sign-lost-in-bracket",
     r"5 - 2(x - 1) -> 3 - 2x => minus-times-minus | sign-lost-in-bracket",
     // minus before a bracket: the minus belongs to every term
     r"3x - (x + 4) -> 2x + 4 => sign-lost-in-bracket",
@@ -125,7 +125,7 @@ pub const ROWS: &[&str] = &[
     r"(8x + 12)/4 -> 2x + 12 => divided-first-term-only | cancelled-a-term",
     r"(10a - 5)/5 -> 2a - 5 => divided-first-term-only | cancelled-a-term",
     // algebraic fractions: tops and bottoms: common denominator
-    r"owed: 2/x + 3 -> 5/x => added-denominators",
+    r"2/x + 3 -> 5/x => added-denominators",
     r"a/b + c/d -> (a+c)/(b+d) => added-denominators",
     // indices: multiplied: add the exponents
     r"3^4×3 -> 3^4 => multiplied-exponents",
@@ -139,7 +139,7 @@ pub const ROWS: &[&str] = &[
     r"2^3 + 2^4 -> 2^7 => none of ours",
     // power missed a factor: every factor is raised
     r"(xy)^3 -> xy^3 => power-missed-a-factor",
-    r"owed: (5x)^2 -> 10x^2 => power-missed-a-factor",
+    r"(5x)^2 -> 10x^2 => power-missed-a-factor",
     // negative exponent as a sign: one over
     r"5^-1 -> -5 => negative-exponent-as-sign",
     r"4^(-2) -> -8 => negative-exponent-as-sign | exponent-as-factor",
@@ -152,18 +152,18 @@ pub const ROWS: &[&str] = &[
     r"√(x² + 25) -> x + 5 => root-of-each-term",
     // radicands added: √a + √b is not √(a+b)
     r"√2 + √2 -> √4 => added-radicands",
-    r"owed: 2√3 + 4√2 -> 6√5 => added-radicands",
+    r"2√3 + 4√2 -> 6√5 => added-radicands",
     // surds: both of the pair: one of each pair comes out
     r"√18 -> 9√2 => none of ours",
     r"√72 -> 6√12 => none of ours",
     // root as half: a root is not a half
-    r"owed: √x² -> x²/2 => halved-instead-of-rooted",
+    r"√x² -> x²/2 => halved-instead-of-rooted",
     // rationalising: multiply top and bottom
     r"5/√2 -> 5√2 => none of ours",
     // sign kept when moving: change the sign
     r"x + 9 = 15 -> x = 24 => kept-sign-when-moving",
     r"2x - 5 = 9 -> 2x = 4 => kept-sign-when-moving",
-    r"owed: 7 - 2x = 1 -> 2x = 8 => kept-sign-when-moving",
+    r"7 - 2x = 1 -> 2x = 8 => kept-sign-when-moving",
     // divided the wrong way: divide by the number of x
     r"5x = 20 -> x = 1/4 => divided-wrong-way",
     // subtracted instead of dividing: undo a product by dividing
@@ -175,7 +175,7 @@ pub const ROWS: &[&str] = &[
     r"2x + 8 = 12 -> x + 8 = 6 => divided-one-term",
     // fraction cleared from one term: multiply every term
     r"x/2 - 4 = 1 -> x - 4 = 2 => multiplied-one-term",
-    r"owed: x/4 + x/2 = 6 -> x + 2x = 6 => multiplied-one-term",
+    r"x/4 + x/2 = 6 -> x + 2x = 6 => multiplied-one-term",
     // inverse of a fraction coefficient: divide by 2/3 is times 3/2
     r"3/4 x = 12 -> x = 9 => none of ours",
     // sign at the end lost: divide by -1 too
@@ -185,7 +185,7 @@ pub const ROWS: &[&str] = &[
     r"(x - 1)² = 9 -> x - 1 = 3 => root-of-one-sign",
     // halved a square: take the root
     r"x² = 10 -> x = 5 => halved-instead-of-rooted",
-    r"owed: x² = 100 -> x = ±50 => halved-instead-of-rooted",
+    r"x² = 100 -> x = ±50 => halved-instead-of-rooted",
     // divided by the unknown: x may be 0
     r"x³ = 9x -> x² = 9 => divided-by-unknown",
     // product not zero split: only zero products split
@@ -194,11 +194,11 @@ pub const ROWS: &[&str] = &[
     r"(x+1)(x+4)=0 -> x = 1 or x = 4 => none of ours",
     r"(2x - 3)(x+1) = 0 -> x = 3 or x = -1 => none of ours",
     // squared term by term: square the whole side
-    r"owed: √x + 3 = 7 -> x + 9 = 49 => squared-each-term",
-    r"owed: √(x+1) = x - 1 -> x + 1 = x² - 1 => squared-each-term",
+    r"√x + 3 = 7 -> x + 9 = 49 => squared-each-term",
+    r"√(x+1) = x - 1 -> x + 1 = x² - 1 => squared-each-term",
     // formula: -b: minus b
-    r"owed: x² + 2x - 8 = 0 -> x = (-2 ± √(4-32))/2 => sign-lost-in-formula",
-    r"owed: x² + 6x + 5 = 0 -> x = -6 ± √(36-20)/2 => sign-lost-in-formula",
+    r"x² + 2x - 8 = 0 -> x = (-2 ± √(4-32))/2 => sign-lost-in-formula",
+    r"x² + 6x + 5 = 0 -> x = -6 ± √(36-20)/2 => sign-lost-in-formula",
     // absolute value: case sign: negate the whole side
     r"|x + 1| = 4 -> x + 1 = 4 or x - 1 = 4 => none of ours",
     r"|x - 3| = 2 -> x = 5 or x = -5 => none of ours",
@@ -217,7 +217,7 @@ pub const ROWS: &[&str] = &[
     // sum of logs: a sum is the log of the product
     r"log 4 + log 6 -> log 10 => logarithms-merged-as-sum",
     // quotient of logs: not the quotient
-    r"owed: log 20/log 5 -> log 4 => logarithms-multiplied",
+    r"log 20/log 5 -> log 4 => logarithms-multiplied",
     r"log_2(4×8) -> log_2 4 × log_2 8 => logarithms-multiplied",
     // exponential: taken as factor: take logarithms
     r"3^x = 12 -> x = 4 => exponent-as-factor",
@@ -263,20 +263,20 @@ pub const ROWS: &[&str] = &[
     // rounding: exact sign: it is only nearly so
     r"x = 1/3 -> x = 0.33 => none of ours",
     // standard form: wrong power
-    r"owed: 0.00032 -> 3.2×10^4 => wrong-power-of-ten",
-    r"owed: 45000 -> 4.5×10^3 => wrong-power-of-ten",
+    r"0.00032 -> 3.2×10^4 => wrong-power-of-ten",
+    r"45000 -> 4.5×10^3 => wrong-power-of-ten",
     // bases: wrong end or wrong place
     r"1101_2 -> 11 => none of ours",
     r"6 -> 011_2 => none of ours",
     // sequences: first term for difference: the difference multiplies n
     r"a = 5 + 2(n-1) -> a = 5n + 2 => none of ours",
     // geometric power: only r is raised
-    r"owed: 3 × 2^4 -> 6^4 => left-to-right",
+    r"3 × 2^4 -> 6^4 => left-to-right",
     // gradient: differences the same way round
     r"(7-3)/(1-5) -> 1 => subtracted-other-way-round",
     r"(9 - 5)/(2 - 4) -> 2 => subtracted-other-way-round",
     // rearranging: wrong inverse: undo the opposite operation
-    r"owed: y = x + c -> x = y + c ; for x => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
-    r"owed: A = lw -> l = A - w ; for l => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
-    r"owed: v = u + at -> u = v + at ; for u => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
+    r"y = x + c -> x = y + c ; for x => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
+    r"A = lw -> l = A - w ; for l => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
+    r"v = u + at -> u = v + at ; for u => kept-sign-when-moving | divided-wrong-way | subtracted-instead-of-dividing",
 ];

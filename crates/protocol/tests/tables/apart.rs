@@ -8,7 +8,7 @@ pub const ROWS: &[&str] = &[
     r"x^2+y^2=0 -> x=0 or y=0 => not equivalent; x = 0, y = 1: false against true",
     r"x^2+y^2=0 -> x = y => not equivalent; x = 1, y = 1: false against true",
     r"(x-1)^2 + (y+2)^2 = 0 -> x = 1, y = -2 => equivalent",
-    r"(x-1)^2 + (y+2)^2 = 0 -> x = -1, y = 2 => not equivalent; x = 1, y = -2: true against false",
+    r"(x-1)^2 + (y+2)^2 = 0 -> x = -1, y = 2 => not equivalent; lost x = 1, y = -2; gained x = -1, y = 2; x = 1, y = -2: true against false",
     r"(x-1)^2 = -(y+2)^2 -> x = 1, y = -2 => equivalent",
     r"(x-1)^2 + (y+2)^2 = 9 -> x^2 - 2x + y^2 + 4y = 4 => equivalent",
     r"|x-2| + |y| = 0 -> x = 2, y = 0 => equivalent",

@@ -9,7 +9,7 @@ pub const ROWS: &[&str] = &[
     r"tan x = 1 -> x = π/4 + πn where n is an integer => equivalent",
     r"tan x = 1 -> x = 45° + 180°k => equivalent",
     r"tan x = 1 -> x = 45° + n*180° => equivalent",
-    r"sin x = 0 -> x = 0, ±π, ±2π, ... => undecided",
+    r"sin x = 0 -> x = 0, ±π, ±2π, ... => unreadable: This is a sentence: only mathematics is compared.",
     r"tan x = 1 -> x = π/4 + m π => equivalent",
     r"tan x = 1 -> x = (4n+1)π/4 => equivalent",
     r"cos x = -1 -> x = (2n+1)π => equivalent",

@@ -139,7 +139,7 @@ pub const ROWS: &[&str] = &[
     r"x+y=3; x+y=4 -> no solution => equivalent",
     r"y = x^2; y = x+2 -> (x,y) = (2,4) or (x,y) = (-1,1) => equivalent",
     r"x^2+y^2=25; y = x+1 -> x=3, y=4 or x=-4, y=-3 => equivalent",
-    r"x^2+y^2=25; y=x+1 -> x = 3, y = 4 => not equivalent; x = -4, y = -3: true against false",
+    r"x^2+y^2=25; y=x+1 -> x = 3, y = 4 => not equivalent; lost x = -4, y = -3; x = -4, y = -3: true against false",
     r"x+y+z=6; x-y=0; z=2 -> x=2,y=2,z=2 => equivalent",
     r"xy = 6; x + y = 5 -> x=2, y=3 or x=3, y=2 => equivalent",
     r"x+2y=7; 3x-y=0 -> x=1 and y=3 => equivalent",

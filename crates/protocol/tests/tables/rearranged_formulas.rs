@@ -38,7 +38,7 @@ pub const ROWS: &[&str] = &[
     r"S = a(1-r^n)/(1-r) -> a = S(1-r)/(1-r^n) ; for a ; assume r>0 & n integer => equivalent where r ≠ 0, abs(r)^n × (r/abs(r))^n - 1 ≠ 0, r ≠ 1",
     r"x/a + y/b = 1 -> y = b(1-x/a) ; for y => equivalent where a ≠ 0, b ≠ 0",
     r"y = sqrt(2x+1) -> x = (y^2-1)/2 ; for x ; assume y>=0 => equivalent",
-    r"m1v1 = m2v2 -> v2 = m1v1/m2 ; for v2 => not equivalent; m = 2, v = 7, v2 = 0: false against true",
+    r"m1v1 = m2v2 -> v2 = m1v1/m2 ; for v2 => unreadable: Is the 1 an exponent? Then it is m^1. A mark below is m_1.",
     r"x^2 + 2ax = b -> (x+a)^2 = a^2 + b ; for x => equivalent",
     r"y = 10^x -> x = log y ; for x => equivalent where y > 0",
     r"y = 10^(x-1) -> x = log(y) + 1 ; for x => equivalent where y > 0",

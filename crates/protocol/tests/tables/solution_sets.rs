@@ -164,7 +164,7 @@ pub const ROWS: &[&str] = &[
     r"xy=3x -> y=3 or x=0 => equivalent",
     r"x+y=5; x-y=1 -> x=3, y=2 => equivalent",
     r"2x+3y=12; x-y=1 -> x=3; y=2 => equivalent",
-    r"2x+3y=12; x-y=1 -> x=2, y=3 => not equivalent; x = 3, y = 2: true against false",
+    r"2x+3y=12; x-y=1 -> x=2, y=3 => not equivalent; lost x = 3, y = 2; gained x = 2, y = 3; x = 3, y = 2: true against false",
     r"2x+3y=12 and x-y=1 -> (x, y) = (3, 2) => equivalent",
     r"x+y=2; 2x+2y=4 -> x+y=2 => equivalent",
     r"x+y=2; x+y=3 -> no solution => equivalent",

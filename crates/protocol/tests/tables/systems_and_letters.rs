@@ -4,7 +4,7 @@
 pub const ROWS: &[&str] = &[
     r"x+y=5; x-y=1 -> x=3, y=2 => equivalent",
     r"x+y=5; x-y=1 -> (x, y) = (3, 2) => equivalent",
-    r"x+y=5; x-y=1 -> x=2, y=3 => not equivalent; x = 3, y = 2: true against false",
+    r"x+y=5; x-y=1 -> x=2, y=3 => not equivalent; lost x = 3, y = 2; gained x = 2, y = 3; x = 3, y = 2: true against false",
     r"x+y=5; x-y=1 -> 2x = 6; x - y = 1 => equivalent",
     r"x+y=5; x-y=1 -> 2x = 6; y = 5 - x => equivalent",
     r"x+y=5 and x-y=1 -> y = 5 - x and x - (5-x) = 1 => equivalent",
@@ -15,7 +15,7 @@ pub const ROWS: &[&str] = &[
     r"y = x^2; y = x + 2 -> x^2 = x + 2; y = x + 2 => equivalent",
     r"y = x^2; y = x + 2 -> (x, y) = (2, 4) or (x, y) = (-1, 1) => equivalent",
     r"y = x^2; y = x + 2 -> x = 2, y = 4 or x = -1, y = 1 => equivalent",
-    r"y = x^2; y = x + 2 -> (x, y) = (2, 4) => not equivalent; x = -1, y = 1: true against false",
+    r"y = x^2; y = x + 2 -> (x, y) = (2, 4) => not equivalent; lost x = -1, y = 1; x = -1, y = 1: true against false",
     r"x^2 + y^2 = 25; y = x + 1 -> (x, y) = (3, 4) or (x, y) = (-4, -3) => equivalent",
     r"xy = 6; x + y = 5 -> x = 2, y = 3 or x = 3, y = 2 => equivalent",
     r"A = 1/2 b h -> h = 2A/b ; for h => equivalent where b ≠ 0",

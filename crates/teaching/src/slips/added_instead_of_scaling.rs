@@ -2,6 +2,7 @@
 
 use super::Slip;
 use crate::ids::SlipId;
+use algebra::number::from_int;
 use algebra::solve::{Place, Proportion};
 use algebra::{Expr, ExprKind, Line};
 
@@ -34,7 +35,10 @@ impl Slip for AddedInsteadOfScaling {
                 let parts = parts.iter().map(|part| part.clone().plus(Expr::int(n)));
                 Line::Expression(ExprKind::Ratio(parts.collect()).into())
             };
-            return (-10..=10).filter(|n| *n != 0).map(shifted).collect();
+            let least = parts.iter().filter_map(Expr::as_plain_number).min();
+            let fits =
+                |n: &i64| *n > 0 || least.as_ref().is_some_and(|least| *least > from_int(-n));
+            return (-10..=10).filter(|n| *n != 0).filter(fits).map(shifted).collect();
         }
         let Some(proportion) = Proportion::of(line) else { return Vec::new() };
         let terms = proportion.completed();

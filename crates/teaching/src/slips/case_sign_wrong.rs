@@ -7,7 +7,7 @@ use algebra::{Expr, ExprKind, Line};
 lines! {
     /// Turned a sign inside the bars for the second case: `|x + 1| = 4` to `x + 1 = 4 or x - 1 = 4`.
     CaseSignWrong, "case-sign-wrong",
-    student: "What stands inside the bars is 4 or -4: the other side changes its sign, all of it.",
+    student: "What stands inside the bars is that number or its opposite: the whole other side changes its sign.",
     teacher: "Turned a sign inside the bars instead of the other side.",
 }
 

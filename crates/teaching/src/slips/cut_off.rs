@@ -8,7 +8,7 @@ use num_traits::Signed;
 lines! {
     /// Cut a number off instead of rounding it: `x = 0.0567` to `x ≈ 0.05`.
     CutOff, "cut-off",
-    student: "Look at the first digit that you leave out: is it 5 or more?",
+    student: "Look at the first digit that you leave out: is it five or more?",
     teacher: "Cut the number off instead of rounding it.",
 }
 

@@ -3,6 +3,7 @@
 use super::rewriting::rewriting;
 use algebra::solve::{Solutions, solutions};
 use algebra::{Expr, ExprKind, Line};
+use num_traits::Zero;
 
 rewriting! {
     /// Turned the signs of the pair: `x^2 - x - 6` to `(x - 2)(x + 3)`.
@@ -28,6 +29,10 @@ fn wrong(expr: &Expr) -> Vec<Expr> {
     };
     let roots: Option<Vec<_>> = roots.iter().map(algebra::solve::Solution::as_rational).collect();
     let Some([p, q]) = roots.as_deref() else { return Vec::new() };
+    // Where a letter can be taken out, nothing is turned.
+    if [p, q].iter().any(|root| root.is_zero()) {
+        return Vec::new();
+    }
     let bracket = |root: &algebra::Rational| Expr::symbol(letter).minus(Expr::rational(root));
     vec![
         bracket(&-p.clone()).times(bracket(&-q.clone())),

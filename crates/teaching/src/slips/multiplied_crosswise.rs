@@ -1,7 +1,7 @@
 //! Multiplied crosswise in a product: `2/3 × 4/5` to `10/12`.
 
-use super::rewriting::rewriting;
-use algebra::{Expr, ExprKind};
+use super::rewriting::{product_of_fractions, rewriting};
+use algebra::Expr;
 
 rewriting! {
     /// Multiplied crosswise in a product: `2/3 × 4/5` to `10/12`.
@@ -11,10 +11,6 @@ rewriting! {
 }
 
 fn wrong(expr: &Expr) -> Vec<Expr> {
-    let ExprKind::Multiply(a, b) = &expr.kind else { return Vec::new() };
-    let (ExprKind::Divide(p, q), ExprKind::Divide(r, s)) = (&a.kind, &b.kind) else {
-        return Vec::new();
-    };
-    let of = |e: &Expr| e.clone();
-    vec![of(p).times(of(s)).over(of(q).times(of(r)))]
+    let Some([p, q, r, s]) = product_of_fractions(expr) else { return Vec::new() };
+    vec![p.times(s).over(q.times(r))]
 }

@@ -1,6 +1,6 @@
 //! Multiplied only the tops, or only one part: `1/2 × 3/4` to `3/4`.
 
-use super::rewriting::rewriting;
+use super::rewriting::{product_of_fractions, rewriting};
 use algebra::{Expr, ExprKind};
 
 rewriting! {
@@ -11,21 +11,20 @@ rewriting! {
 }
 
 fn wrong(expr: &Expr) -> Vec<Expr> {
-    let ExprKind::Multiply(a, b) = &expr.kind else { return Vec::new() };
-    let of = |e: &Expr| e.clone();
-    match (&a.kind, &b.kind) {
-        (ExprKind::Divide(p, q), ExprKind::Divide(r, s)) => vec![
-            of(p).times(of(r)).over(of(s)),
-            of(p).times(of(r)).over(of(q)),
-            of(p).over(of(q).times(of(s))),
-            of(r).over(of(q).times(of(s))),
-        ],
-        (_, ExprKind::Divide(r, s)) if a.as_plain_number().is_some() => {
-            vec![of(a).times(of(r)).over(of(a).times(of(s)))]
-        }
-        (ExprKind::Divide(p, q), _) if b.as_plain_number().is_some() => {
-            vec![of(p).times(of(b)).over(of(q).times(of(b)))]
-        }
-        _ => Vec::new(),
+    if let Some([p, q, r, s]) = product_of_fractions(expr) {
+        return vec![
+            p.clone().times(r.clone()).over(s.clone()),
+            p.clone().times(r.clone()).over(q.clone()),
+            p.over(q.clone().times(s.clone())),
+            r.over(q.times(s)),
+        ];
     }
+    // A whole number times top and bottom: `3 × 2/7` is read as `(3 × 2)/7`.
+    let ExprKind::Divide(above, below) = &expr.kind else { return Vec::new() };
+    let ExprKind::Multiply(n, top) = &above.kind else { return Vec::new() };
+    if n.as_plain_number().is_none_or(|n| !n.is_integer()) {
+        return Vec::new();
+    }
+    let of = |e: &Expr| e.clone();
+    vec![of(n).times(of(top)).over(of(n).times(of(below)))]
 }

@@ -7,7 +7,7 @@ use algebra::{Expr, ExprKind, Function};
 rewriting! {
     /// Lost the square, or the sign, of a circular function: `1 - sin² x` to `cos x`.
     PythagoreanRootLost, "pythagorean-square-lost",
-    student: "sin² + cos² make 1. What is left when one of the squares is taken away?",
+    student: "The two squares make one together. What is left when one of them is taken away?",
     teacher: "Lost the square or the sign in sin² + cos² = 1.",
 }
 

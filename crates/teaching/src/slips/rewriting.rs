@@ -267,3 +267,22 @@ pub(super) fn quantity(expr: &Expr) -> Option<(Rational, Unit)> {
         _ => None,
     }
 }
+
+/// The parts of `p/q × r/s`, which is read from left to right as `((p/q) × r)/s`, or in brackets as it stands.
+pub(super) fn product_of_fractions(expr: &Expr) -> Option<[Expr; 4]> {
+    let of = |e: &Expr| e.clone();
+    match &expr.kind {
+        ExprKind::Multiply(a, b) => match (&a.kind, &b.kind) {
+            (ExprKind::Divide(p, q), ExprKind::Divide(r, s)) => Some([of(p), of(q), of(r), of(s)]),
+            _ => None,
+        },
+        ExprKind::Divide(product, s) => match &product.kind {
+            ExprKind::Multiply(a, r) => match &a.kind {
+                ExprKind::Divide(p, q) => Some([of(p), of(q), of(r), of(s)]),
+                _ => None,
+            },
+            _ => None,
+        },
+        _ => None,
+    }
+}

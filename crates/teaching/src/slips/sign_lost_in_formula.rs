@@ -10,7 +10,7 @@ use num_traits::Zero;
 lines! {
     /// Lost a sign in the quadratic formula: `x^2 + 2x - 8 = 0` to `x = (-2 ± √(4 - 32))/2`.
     SignLostInFormula, "sign-lost-in-formula",
-    student: "Put each number into the formula in brackets, with its sign. All of it stands over 2a.",
+    student: "Put each number into the formula in brackets, with its sign. All of it stands over the bar.",
     teacher: "Lost a sign, or the long fraction bar, in the quadratic formula.",
 }
 

@@ -2,7 +2,7 @@
 
 use algebra::write::text_line;
 use algebra::{Line, StepVerdict, compare, read_line};
-use teaching::slips::{SLIPS, Slip, recognise, wrong_lines};
+use teaching::slips::{SLIPS, Slip, WrongPowerOfTen, recognise, wrong_lines};
 
 fn line(text: &str) -> Line {
     read_line(text).unwrap_or_else(|error| panic!("{text}: {error:?}")).line
@@ -265,7 +265,7 @@ fn each_slip_from_both_sides() {
             &["3(x - 5)", "x^2 - 2x"]),
         ("factor-signs-turned",
             &[("x^2 - x - 6", "(x-2)(x+3)"), ("x^2 - 7x + 10", "(x+2)(x+5)")],
-            &["x^2 + x + 7", "3x + 2", "x^2"]),
+            &["x^2 + x + 7", "3x + 2", "x^2", "x^2 + 5x"]),
         ("one-lost-in-factoring",
             &[("10x^2 - 5x", "10x^2"), ("6a + 3a", "6a")],
             &["10x^2 - 5", "5x"]),
@@ -365,6 +365,9 @@ fn what_a_slip_writes_is_found_again_and_is_wrong() {
                 let from = line(&text);
                 for slip in SLIPS {
                     for wrong in wrong_lines(*slip, &from) {
+                        if wrong.is_rounded() {
+                            continue;
+                        }
                         made += 1;
                         let verdict = compare(&from, &wrong, None);
                         let breaks = matches!(verdict, StepVerdict::NotEquivalent(_));
@@ -466,6 +469,49 @@ fn each_slip_is_recognised_in_a_line_of_its_own() {
         ("2x + 6 = 10",      "x + 6 = 5",            "divided-one-term"),
         ("n/6 = 10/15",      "10n = 90",             "multiplied-straight-across"),
         ("n/6 = 10/15",      "n = 1",                "added-instead-of-scaling"),
+        ("-7 + 4", "-11", "added-sizes"),
+        ("24 ÷ 4 ÷ 2", "12", "worked-from-right"),
+        ("47 + 38", "75", "carry-forgotten"),
+        ("71 - 45", "34", "smaller-from-larger-digit"),
+        ("1000 - 1", "99", "place-lost"),
+        ("0.3 × 0.2", "0.6", "point-misplaced"),
+        ("6 × 9", "56", "fact-off"),
+        ("2/3 - 1/5", "1/15", "top-not-scaled"),
+        ("2/3 × 4/5", "8/5", "multiplied-one-part"),
+        ("2/3 × 4/5", "10/12", "multiplied-crosswise"),
+        ("24/36", "4/9", "reduced-unevenly"),
+        ("8/12", "6/10", "same-taken-from-both"),
+        ("4 2/3", "24/3", "mixed-number-muddled"),
+        ("-2 1/2", "-1 1/2", "minus-missed-the-fraction"),
+        ("2 1/2 × 3 1/3", "6 1/6", "parts-multiplied-apart"),
+        ("20% × 60", "3", "divided-by-percent"),
+        ("200 × (1 - 0.3)", "60", "percent-change-muddled"),
+        ("1/4", "0.4", "fraction-as-digits"),
+        ("2^3 × 2^4", "4^7", "bases-multiplied"),
+        ("x^2 + x^3", "x^5", "powers-added"),
+        ("√18", "9√2", "pair-brought-out"),
+        ("5/√2", "5√2", "root-only-above"),
+        ("(x+3)(x-5)", "x^2 + 2x - 15", "middle-sign-turned"),
+        ("x^2 - x - 6", "(x-2)(x+3)", "factor-signs-turned"),
+        ("10x^2 - 5x", "10x^2", "one-lost-in-factoring"),
+        ("1 - sin^2 x", "cos x", "pythagorean-square-lost"),
+        ("1/2 × 6 × 4", "24", "half-forgotten"),
+        ("2 × π × 3", "2 × π × 6", "diameter-for-radius"),
+        ("s = d/t", "s = d t", "multiplied-instead-of-dividing"),
+        ("6", "3", "base-digits-turned"),
+        ("a = 5 + 2(n-1)", "a = 5n + 2", "first-term-for-difference"),
+        ("2:3", "3:2", "ratio-turned"),
+        ("3/4 x = 12", "x = 9", "multiplied-by-coefficient"),
+        ("(x+1)(x+4) = 0", "x = 1 or x = 4", "root-with-sign-of-bracket"),
+        ("abs(x+1) = 4", "x + 1 = 4 or x - 1 = 4", "case-sign-wrong"),
+        ("2x + 3y = 7; 2x - y = 3", "2y = 4; 2x - y = 3", "eliminated-unevenly"),
+        ("2x > -8", "x < -4", "sign-turned-for-nothing"),
+        ("x^2 > 25", "x > 5", "one-end-of-square"),
+        ("4 = 6/x", "x = 24", "unknown-below-multiplied"),
+        ("cos x = 1/2", "x = arccos(1/2)", "one-angle-only"),
+        ("x^2 + 5^2 = 13^2", "x^2 = 13^2 + 5^2", "added-for-a-leg"),
+        ("x = 1/3", "x = 0.33", "written-as-exact"),
+        ("x^2 + 2x - 8 = 0", "x = (-2 + √(4 - 32))/2 or x = (-2 - √(4 - 32))/2", "sign-lost-in-formula"),
         // inside part of a line
         ("2(x+3)^2 - 5",     "2(x^2 + 9) - 5",       "squared-each-term"),
         ("1/2 + 1/3 + x",    "2/5 + x",              "added-denominators"),

@@ -489,7 +489,10 @@ fn shares(tokens: &mut Vec<Token>, at: usize, behind_value: bool, light: &Light)
     // `120 km in 2 hours`, `150 km per 2 h`
     let behind_unit =
         matches!(&tokens[at - 1].kind, T::Word(w) if crate::unit::Unit::named(w).is_some());
-    if stand(tokens, at, &["in"]) && behind_unit && number(tokens.get(at + 1)) {
+    let behind_amount = at > 1 && matches!(tokens[at - 2].kind, T::Unit(_));
+    let shares = (stand(tokens, at, &["in"]) && behind_unit)
+        || (stand(tokens, at, &["for"]) && behind_amount);
+    if shares && number(tokens.get(at + 1)) {
         // All that follows is what it is shared among: `2 hours` is one thing below the line.
         put(tokens, at, 1, vec![T::Over, T::Open('(')]);
         let end = Span::new(tokens[tokens.len() - 1].span.end, tokens[tokens.len() - 1].span.end);

@@ -101,6 +101,18 @@ pub(crate) fn point_apart(
     None
 }
 
+/// The one solution of reduced rows, when there is just one, and it solves not the others.
+pub(crate) fn only_point(
+    rows: &[Vec<Rational>],
+    others: &[Vec<Rational>],
+    letters: &[String],
+) -> Option<Values> {
+    let is_one = rows.len() == letters.len();
+    let point = solve(rows, letters.len(), &Rational::zero())
+        .filter(|point| is_one && !satisfies(others, point))?;
+    Some(letters.iter().cloned().zip(point.into_iter().map(Quotient::constant)).collect())
+}
+
 /// A solution of reduced rows with every free letter set to `free`.
 fn solve(rows: &[Vec<Rational>], columns: usize, free: &Rational) -> Option<Vec<Rational>> {
     let mut point = vec![free.clone(); columns];

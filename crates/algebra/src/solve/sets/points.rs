@@ -94,6 +94,25 @@ pub(crate) fn difference(
     Some(None)
 }
 
+/// The points of the first set that the second has not.
+pub(crate) fn missing(
+    from: &[Values],
+    in_these: &[Values],
+    budget: &mut Budget,
+) -> Option<Vec<Values>> {
+    let mut found = Vec::new();
+    for point in from {
+        let mut is_there = false;
+        for other in in_these {
+            is_there |= same(point, other, budget)?;
+        }
+        if !is_there {
+            found.push(point.clone());
+        }
+    }
+    Some(found)
+}
+
 /// What was already done to the equations.
 #[derive(Clone, Copy, PartialEq, Eq)]
 enum Way {
