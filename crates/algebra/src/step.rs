@@ -45,6 +45,16 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
     if from == to && !matches!(to, Line::Sentence(_)) {
         return StepVerdict::Equivalent { provided: Vec::new() };
     }
+    // `x ≈ 3.16` does not say that `x = 3.16`.
+    if let (Line::Relations { sides: near, relations }, Some((left, right))) =
+        (from, to.as_equation())
+        && let ([name, value], [Relation::Approximate]) = (&near[..], &relations[..])
+        && name == left
+        && value.as_plain_number().is_some()
+        && value.as_plain_number() == right.as_plain_number()
+    {
+        return different(Reason::Rounding);
+    }
     if let Some((from, to)) = tuples::resolved(from, to) {
         return compare_given(&from, &to, setting);
     }
@@ -210,8 +220,21 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
             match &sides[1..] {
                 [only] => judge_alone_given(&Line::Expression(only.clone()), setting),
                 rest => {
-                    let (sides, relations) = (rest.to_vec(), relations[1..].to_vec());
-                    judge_alone_given(&Line::Relations { sides, relations }, setting)
+                    // `A = lw = 6 × 4 = 24`: where the letters end, numbers are put for them.
+                    let letters = rest.iter().take_while(|side| !side.symbols().is_empty()).count();
+                    let of = |from: usize, to: usize| Line::Relations {
+                        sides: rest[from..to].to_vec(),
+                        relations: relations[1 + from..to].to_vec(),
+                    };
+                    let formula =
+                        (letters > 1).then(|| judge_alone_given(&of(0, letters), setting));
+                    match formula.filter(|found| !found.is_equivalent()) {
+                        Some(found) => found,
+                        None if rest.len() - letters < 2 => {
+                            StepVerdict::Equivalent { provided: Vec::new() }
+                        }
+                        None => judge_alone_given(&of(letters, rest.len()), setting),
+                    }
                 }
             }
         }
@@ -224,6 +247,10 @@ pub fn judge_alone_given(line: &Line, setting: &Setting) -> StepVerdict {
             for (index, (pair, relation)) in sides.windows(2).zip(relations).enumerate() {
                 match link(&pair[0], &pair[1], *relation, setting) {
                     StepVerdict::Equivalent { provided } => all.extend(provided),
+                    // What quantities in words have to do with each other, no line says by itself.
+                    StepVerdict::NotEquivalent(_) if pair.iter().any(definitions::has_name) => {
+                        return StepVerdict::Undecided;
+                    }
                     StepVerdict::NotEquivalent(mut found) => {
                         if sides.len() > 2 && found.reason == Reason::Values {
                             found.reason = Reason::Link(index);

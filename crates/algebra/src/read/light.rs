@@ -73,6 +73,7 @@ impl Light {
 
     fn add(&mut self, line: &str) {
         self.times |= has_times(line);
+        self.units |= self.times;
         self.only_e = line.chars().filter(char::is_ascii_alphabetic).all(|c| c == 'e');
         let mut at = 0;
         let mut before = None;

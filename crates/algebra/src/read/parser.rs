@@ -223,7 +223,8 @@ impl<'a> Parser<'a> {
 
     /// Whether the sign divides what stands around it, and is no slash of a fraction: `÷`.
     fn is_division_sign(&self, token: &Token) -> bool {
-        matches!(self.text.get(token.span.start..token.span.end), Some("÷" | "\\div"))
+        let typed = self.text.get(token.span.start..token.span.end).unwrap_or("");
+        matches!(typed, "÷" | "\\div") || typed.starts_with("divided")
     }
 
     /// `150 km / 60 km/h`: the slash without spaces belongs to the unit.

@@ -269,9 +269,17 @@ pub(super) fn is_named_chain(sides: &[Expr], relations: &[Relation]) -> bool {
     let [first, rest @ ..] = sides else { return false };
     let ExprKind::Symbol(name) = &first.kind else { return false };
     let explains = rest.iter().all(|side| !side.symbols().contains(name));
-    let enough = rest.len() > 1 || crate::expr::is_name(name);
+    // A formula of names alone, `speed = distance × time`, is a claim that nothing here can judge.
+    let enough = rest.len() > 1 || (crate::expr::is_name(name) && !has_name(&rest[0]));
     let joined = relations.iter().all(|r| matches!(r, Relation::Equal | Relation::Approximate));
     explains && enough && joined && relations.first() == Some(&Relation::Equal)
+}
+
+/// Whether a quantity is named in it by a word: `speed`.
+pub(super) fn has_name(side: &Expr) -> bool {
+    side.symbols().iter().any(|name| {
+        crate::expr::is_name(name) && name.chars().all(|c| c.is_lowercase() || c == ' ')
+    })
 }
 
 /// The exact value of an expression without letters, where it is a fraction.

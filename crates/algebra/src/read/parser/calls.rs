@@ -121,11 +121,6 @@ impl Parser<'_> {
         })
     }
 
-    /// A bare function takes the product that follows, up to `+`, `-`, `/`, another function.
-    pub(super) fn is_function(&self, ahead: usize) -> bool {
-        self.peek_at(ahead).is_some_and(|token| matches!(token.kind, T::Function(_)))
-    }
-
     pub(super) fn bracket_holds_function(&self) -> bool {
         let mut depth = 0usize;
         for token in &self.tokens[self.at..] {
@@ -142,11 +137,11 @@ impl Parser<'_> {
         false
     }
 
+    /// A bare function takes the product that follows, up to a written `×`, `+`, `-`, `/`, another function.
     pub(super) fn bare_argument(&mut self, function: &Token) -> Parsed {
         let mut inside = self.operand(function, PRODUCT + 1)?;
         while let Some(kind) = self.peek() {
             let goes_on = match kind {
-                T::Times => !self.is_function(1),
                 T::Function(_) => false,
                 // sin x (2 cos x - 1): a bracket that holds a function is another factor.
                 T::Open(_) => !self.bracket_holds_function(),

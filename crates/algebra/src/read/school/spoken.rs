@@ -36,6 +36,10 @@ pub(super) fn times(tokens: &mut Vec<Token>) {
         };
         let mut hours: u32 = hours.parse().unwrap_or(0);
         let minutes = minutes.clone();
+        if minutes.len() != 2 || minutes.parse().is_ok_and(|m: u32| m > 59) {
+            at += 1;
+            continue;
+        }
         let half = tokens.get(at + 3).and_then(word).filter(|w| w == "pm" || w == "am");
         match half.as_deref() {
             Some("pm") if hours < 12 => hours += 12,
@@ -316,6 +320,7 @@ fn rewritten(tokens: &mut Vec<Token>, at: usize, light: &Light) -> bool {
     if (shares(tokens, at, behind_value, light))
         || changed_by(tokens, at, behind_value)
         || joined(tokens, at)
+        || of_data(tokens, at)
     {
         return true;
     }
@@ -577,6 +582,62 @@ fn changed_by(tokens: &mut Vec<Token>, at: usize, behind_value: bool) -> bool {
         return true;
     }
     false
+}
+
+/// `mean of 3, 5, 8`, `median of`, `range of`, `mode of` some numbers.
+fn of_data(tokens: &mut Vec<Token>, at: usize) -> bool {
+    let first = word(&tokens[at]).unwrap_or_default();
+    let is_one = matches!(first.as_str(), "mean" | "average" | "median" | "range" | "mode");
+    if !is_one || !stand(tokens, at + 1, &["of"]) {
+        return false;
+    }
+    let parts_data = |t: &Token| t.kind == T::Comma || word(t).is_some_and(|w| w == "and");
+    let rest = &tokens[at + 2..];
+    let count = rest.iter().take_while(|t| matches!(t.kind, T::Number(_)) || parts_data(t)).count();
+    let mut values = Vec::new();
+    for token in &rest[..count] {
+        if let T::Number(digits) = &token.kind
+            && let Some(written) = crate::number::Written::decimal(digits)
+        {
+            values.push((written.value().clone(), digits.clone()));
+        }
+    }
+    if !(2..=50).contains(&values.len()) {
+        return false;
+    }
+    values.sort();
+    let number = |n: usize| T::Number(values[n].1.clone());
+    let shared = |parts: Vec<T>, below: usize| {
+        let mut kinds = vec![T::Open('(')];
+        kinds.extend(parts);
+        kinds.extend([T::Close(')'), T::Over, T::Number(below.to_string())]);
+        kinds
+    };
+    let middle = values.len() / 2;
+    let kinds = match first.as_str() {
+        "mean" | "average" => {
+            let mut parts = vec![number(0)];
+            for n in 1..values.len() {
+                parts.extend([T::Plus, number(n)]);
+            }
+            shared(parts, values.len())
+        }
+        "range" => vec![T::Open('('), number(values.len() - 1), T::Minus, number(0), T::Close(')')],
+        "median" if values.len() % 2 == 1 => vec![number(middle)],
+        "median" => shared(vec![number(middle - 1), T::Plus, number(middle)], 2),
+        _ => {
+            // The one that comes most often, if there is one.
+            let often = |n: usize| values.iter().filter(|(value, _)| *value == values[n].0).count();
+            let most = (0..values.len()).map(often).max().unwrap_or(1);
+            let found: Vec<usize> = (0..values.len()).filter(|n| often(*n) == most).collect();
+            if most < 2 || found.len() != most {
+                return false;
+            }
+            vec![number(found[0])]
+        }
+    };
+    put(tokens, at, 2 + count, kinds);
+    true
 }
 
 /// `the sum of 3 and 4`, `the product of 5 and 6`, `the difference between 9 and 4`.

@@ -7,7 +7,7 @@ use crate::equal::equal_given;
 use crate::expr::ExprKind;
 use crate::line::{Line, Relation};
 use crate::normal::divide::exact_quotient;
-use crate::normal::{Normaliser, Poly, Values};
+use crate::normal::{Atom, Normaliser, Poly, Values};
 use crate::trial::trial_points;
 use crate::verdict::{Counterexample, Shown, Verdict};
 use crate::verdict::{Difference, StepVerdict};
@@ -27,6 +27,14 @@ pub(crate) fn compare(
         let factor = f.leading() / t.leading();
         let keeps = factor.is_positive() || matches!(before, Relation::Equal | Relation::NotEqual);
         if keeps && t.scale(&factor) == f {
+            return StepVerdict::Equivalent { provided: Vec::new() };
+        }
+    }
+    if let (Some((f, before)), Some((t, after))) = (form(from, &mut budget), form(to, &mut budget))
+        && let Some(sign) = scaled_by(&f, &t, assumed, &mut budget)
+    {
+        let kept = if sign > 0 { before } else { before.turned() };
+        if kept == after {
             return StepVerdict::Equivalent { provided: Vec::new() };
         }
     }
@@ -81,6 +89,28 @@ fn values(from: &Line, to: &Line, assumed: &Assumptions) -> Option<StepVerdict> 
         }
         _ => None,
     }
+}
+
+/// The sign of what one polynomial is multiplied by to give the other, or divided by, where assumptions tell it:
+/// `a > b` is `ac > bc` for a positive c.
+fn scaled_by(from: &Poly, to: &Poly, assumed: &Assumptions, budget: &mut Budget) -> Option<i8> {
+    if assumed.is_empty() {
+        return None;
+    }
+    let mut quotient = |a: &Poly, b: &Poly| exact_quotient(a, b, budget).ok().flatten();
+    let factor = quotient(to, from).or_else(|| quotient(from, to))?;
+    let mut terms = factor.terms();
+    let (monomial, coefficient) = terms.next().filter(|_| factor.len() == 1)?;
+    let start = if coefficient.is_negative() { -1 } else { 1 };
+    monomial.iter().try_fold(start, |sign, (atom, exponent)| {
+        let Atom::Symbol(name) = atom else { return None };
+        let own = match assumed.sign_of(name)? {
+            Relation::Greater => 1,
+            Relation::Less => -1,
+            _ => return None,
+        };
+        Some(if exponent % 2 == 0 { sign } else { sign * own })
+    })
 }
 
 /// A polynomial that is zero exactly where the line is true: `a = b or c = d` is `(a - b)(c - d) = 0`.
