@@ -333,6 +333,12 @@ impl Expr {
         Expr::at(kind, self.span)
     }
 
+    /// How many parts it is made of, itself and all inside it.
+    #[must_use]
+    pub fn nodes(&self) -> usize {
+        self.children().into_iter().map(Self::nodes).sum::<usize>() + 1
+    }
+
     /// Whether `test` holds for this part or any part inside it.
     pub fn any(&self, test: &mut impl FnMut(&Expr) -> bool) -> bool {
         test(self) || self.children().into_iter().any(|child| child.any(test))

@@ -77,6 +77,35 @@ fn may_touch(left: &Expr, right: &Expr) -> bool {
     ends_well && begins_well
 }
 
+/// How far the last number of a line is told to be rounded, as it is typed behind it: ` (1 dp)`.
+fn rounding_note(line: &Line) -> Option<String> {
+    let last = match line {
+        Line::Rounded(value) => value,
+        Line::Relations { sides, relations }
+            if relations.last() == Some(&Relation::Approximate) =>
+        {
+            sides.last()?
+        }
+        _ => return None,
+    };
+    let mut found = None;
+    last.any(&mut |part| {
+        if let ExprKind::Number(written) = &part.kind {
+            found = written.rounding().map(crate::number::Rounding::text);
+        }
+        found.is_some()
+    });
+    found
+}
+
+/// The value of a line that only says what the answer is.
+fn answer(lines: &[Line]) -> Option<&Line> {
+    match lines {
+        [value @ Line::Expression(_)] => Some(value),
+        _ => None,
+    }
+}
+
 /// Whether a product is a number, or more, with its unit: `5 cm`, `12 cm²`.
 fn is_quantity(a: &Expr, b: &Expr) -> bool {
     let is_unit = match &b.kind {

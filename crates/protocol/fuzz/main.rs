@@ -5,6 +5,7 @@
 //! cargo run --release -p protocol --example fuzz -- reading 300
 //! cargo run --release -p protocol --example fuzz -- checking 300 7
 //! ```
+//! With `LAST_INPUT=FILE` each input is written there before it is tried, so that one that ends the program is known.
 //! The numbers are seconds and, if wanted, a seed. What it finds is mended, and goes into `tests/corpus`.
 
 #[path = "targets.rs"]
@@ -231,9 +232,14 @@ fn main() {
     std::panic::set_hook(Box::new(|_| {}));
     let mut dice = Dice(ChaCha8Rng::seed_from_u64(seed));
     let (start, mut tried, mut failed) = (Instant::now(), 0u64, 0u64);
+    let last = std::env::var_os("LAST_INPUT");
     let mut slowest = (Duration::ZERO, String::new());
     while start.elapsed() < Duration::from_secs(seconds) && failed < 40 {
         let input = changed(&mut dice, &seeds);
+        // An input that ends the program is found in this file.
+        if let Some(path) = &last {
+            std::fs::write(path, &input).expect("the last input is kept");
+        }
         let begun = Instant::now();
         let said = catch_unwind(|| target(&input)).unwrap_or_else(|_| Err("it panics".into()));
         let took = begun.elapsed();

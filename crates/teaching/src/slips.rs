@@ -340,7 +340,14 @@ pub fn recognise(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
 /// Most steps of work that naming a slip takes: a verdict stands without a name as well.
 const NAMING: u64 = 250_000;
 
+/// Most numbers, letters and signs of a line in which slips are looked for: each may be made at each of them.
+const PARTS: usize = 160;
+
 fn searched(from: &Line, to: &Line) -> Option<&'static dyn Slip> {
+    let parts = |line: &Line| line.expressions().into_iter().map(Expr::nodes).sum::<usize>();
+    if parts(from) > PARTS || parts(to) > PARTS {
+        return None;
+    }
     // How a number is rounded is said by the verdict itself, but for one that was cut off.
     if to.is_rounded() {
         let cut: &'static dyn Slip = &cut_off::CutOff;

@@ -48,6 +48,11 @@ const UNITS: &[&str] = &[
     "rad", "radians", "weeks", "days", "dollars", "euros", "cl", "hrs", "mins", "years", "months",
 ];
 
+/// Whether letters behind a number are a unit for certain.
+pub(super) fn is_unit(run: &str) -> bool {
+    UNITS.contains(&run)
+}
+
 /// Letters that are functions before a bracket.
 const FUNCTIONS: &str = "fghFGPT";
 

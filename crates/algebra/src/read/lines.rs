@@ -54,8 +54,10 @@ fn rounded_line(line: Line, rounding: &Rounding) -> Line {
         Line::Expression(value) => Line::Rounded(told_rounded(value, rounding)),
         Line::Rounded(value) => Line::Rounded(told_rounded(value, rounding)),
         Line::Relations { mut sides, mut relations } => {
+            let says_equal =
+                matches!(relations.last(), Some(Relation::Equal | Relation::Approximate));
             if let Some(last) = sides.pop() {
-                sides.push(told_rounded(last, rounding));
+                sides.push(if says_equal { told_rounded(last, rounding) } else { last });
             }
             if let Some(relation @ Relation::Equal) = relations.last_mut() {
                 *relation = Relation::Approximate;

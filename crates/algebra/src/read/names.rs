@@ -287,6 +287,7 @@ pub(crate) fn are_letters(run: &str) -> bool {
     one || (!WORDS.contains(&run.to_lowercase().as_str())
         && !is_word(run)
         && !capitals
+        && !super::light::is_unit(run)
         && names_in(run).is_some_and(|names| {
             names.iter().all(|(kind, ..)| matches!(kind, TokenKind::Letter(_) | TokenKind::Euler))
         }))

@@ -11,7 +11,7 @@ use super::token::{Token, TokenKind as T};
 use super::{Light, Note};
 use crate::budget;
 use crate::expr::{Constant, Expr, ExprKind, Function, Span};
-use crate::number::Written;
+use crate::number::{Notation, Written};
 use calls::root;
 use num_traits::One;
 
@@ -194,7 +194,13 @@ impl<'a> Parser<'a> {
             }
             T::Remainder => {
                 self.at += 1;
+                // Both are whole numbers as written.
+                let is_number = |e: &Expr| matches!(&e.kind, ExprKind::Number(n) if *n.notation() == Notation::Integer);
                 let remainder = Box::new(self.operand(token, PRODUCT + 1)?);
+                if !is_number(&left) || !is_number(&remainder) {
+                    let kind = ReadErrorKind::Unexpected(token.kind.shown(self.text, token.span));
+                    return Err(ReadError::new(kind, token.span));
+                }
                 ExprKind::WithRemainder { quotient: boxed(left), remainder }
             }
             T::Modulo => {
@@ -323,7 +329,11 @@ impl<'a> Parser<'a> {
                     return Err(self.unexpected());
                 }
             },
-            T::Made(made) => return Ok((**made).clone()),
+            T::Made(made) => {
+                self.nodes += made.nodes();
+                self.count(span)?;
+                return Ok((**made).clone());
+            }
             T::Name(name) => ExprKind::Symbol(self.subscripted(name)?),
             T::Unit(unit) => return self.unit(*unit, span),
             T::Letter(name) if name == "C" && self.two_arguments_follow() => {
@@ -418,7 +428,7 @@ impl<'a> Parser<'a> {
                 break;
             }
         }
-        if mark.is_empty() || mark.len() > 12 {
+        if mark.is_empty() || mark.len() > 12 || mark.ends_with(['+', '-']) {
             return Err(self.unexpected());
         }
         Ok(format!("{letter}_{mark}"))

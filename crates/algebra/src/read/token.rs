@@ -349,7 +349,7 @@ impl<'a> Cutter<'a> {
             self.push(T::Pi, size);
             return Ok(());
         }
-        if first == '∑' || (first == 'Σ' && !rest[size..].starts_with(char::is_alphabetic)) {
+        if matches!(first, '∑' | 'Σ') {
             self.push(T::Sum, size);
             return Ok(());
         }
@@ -357,7 +357,7 @@ impl<'a> Cutter<'a> {
             let length: usize = rest
                 .chars()
                 .take_while(|&c| {
-                    (c.is_alphabetic() && c != 'π' && raised_letter(c).is_none())
+                    (c.is_alphabetic() && !matches!(c, 'π' | 'Σ') && raised_letter(c).is_none())
                         || c == '\''
                         || c == '’'
                 })

@@ -1,6 +1,9 @@
 //! LaTeX for typesetting; it reads back to the same tree.
 
-use super::{Strength, is_condition, is_quantity, makes_a_word, may_touch, strength, unit_before};
+use super::{
+    Strength, answer, is_condition, is_quantity, makes_a_word, may_touch, rounding_note, strength,
+    unit_before,
+};
 use crate::expr::{Constant, Expr, ExprKind, Function};
 use crate::line::{Line, Piece, Relation};
 use crate::number::Notation;
@@ -16,6 +19,14 @@ pub fn latex(expr: &Expr) -> String {
 /// The line in LaTeX. A sentence has none of its own: the caller has the words.
 #[must_use]
 pub fn latex_line(line: &Line) -> String {
+    let written = unrounded(line);
+    match rounding_note(line) {
+        Some(note) => format!("{written}\\text{{ ({note})}}"),
+        None => written,
+    }
+}
+
+fn unrounded(line: &Line) -> String {
     let joined =
         |lines: &[Line], by: &str| lines.iter().map(latex_line).collect::<Vec<_>>().join(by);
     match line {
@@ -26,6 +37,9 @@ pub fn latex_line(line: &Line) -> String {
                 out.push_str(&format!(" {} {}", sign(*relation), latex(side)));
             }
             out
+        }
+        Line::AnyOf(lines) if answer(lines).is_some() => {
+            format!("\\text{{answer: }}{}", latex_line(&lines[0]))
         }
         Line::AnyOf(lines) => joined(lines, " \\text{ or } "),
         Line::AllOf(lines) if is_condition(lines) => joined(lines, " \\text{ and } "),

@@ -18,7 +18,8 @@ pub fn mathml(expr: &Expr, display: bool) -> String {
 /// The line as a `math` element, as [`mathml`]. A sentence has none of its own: the caller has the words.
 #[must_use]
 pub fn mathml_line(line: &Line, display: bool) -> String {
-    element(&of_line(line), display)
+    let note = super::rounding_note(line).map(|note| format!("<mtext> ({note})</mtext>"));
+    element(&format!("{}{}", of_line(line), note.unwrap_or_default()), display)
 }
 
 fn element(inside: &str, display: bool) -> String {
@@ -32,6 +33,9 @@ fn of_line(line: &Line) -> String {
         each.join(&format!("<mtext>{by}</mtext>"))
     };
     match line {
+        Line::AnyOf(lines) if super::answer(lines).is_some() => {
+            format!("<mtext>answer: </mtext>{}", of_line(&lines[0]))
+        }
         Line::Expression(expr) => row(expr),
         Line::Relations { sides, relations } => {
             let mut out = row(&sides[0]);

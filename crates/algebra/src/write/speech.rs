@@ -90,7 +90,17 @@ fn say(expr: &Expr, inside: bool) -> String {
 /// The line in spoken English. A sentence has none of its own: the caller has the words.
 #[must_use]
 pub fn speech_line(line: &Line) -> String {
+    let said = unrounded(line);
+    let Some(note) = super::rounding_note(line) else { return said };
+    let note = note.replace("dp", "decimal places").replace("sf", "significant figures");
+    format!("{said}, rounded to {note}")
+}
+
+fn unrounded(line: &Line) -> String {
     match line {
+        Line::AnyOf(lines) if super::answer(lines).is_some() => {
+            format!("the answer {}", speech_line(&lines[0]))
+        }
         Line::Expression(expr) => speech(expr),
         Line::Relations { sides, relations } => {
             let mut out = speech(&sides[0]);

@@ -1,6 +1,9 @@
 //! Plain text, as it could be typed; it reads back to the same tree.
 
-use super::{Strength, is_condition, is_quantity, makes_a_word, may_touch, strength, unit_before};
+use super::{
+    Strength, answer, is_condition, is_quantity, makes_a_word, may_touch, rounding_note, strength,
+    unit_before,
+};
 use crate::expr::{Constant, Expr, ExprKind};
 use crate::line::{Line, Piece};
 use crate::number::Notation;
@@ -16,7 +19,18 @@ pub fn text(expr: &Expr) -> String {
 /// The line in plain text. A sentence has none of its own: the caller has the words.
 #[must_use]
 pub fn text_line(line: &Line) -> String {
+    let written = unrounded(line);
+    match rounding_note(line) {
+        Some(note) => format!("{written} ({note})"),
+        None => written,
+    }
+}
+
+fn unrounded(line: &Line) -> String {
     match line {
+        Line::AnyOf(lines) if answer(lines).is_some() => {
+            format!("answer: {}", text_line(&lines[0]))
+        }
         Line::Expression(expr) => text(expr),
         Line::Relations { sides, relations } => {
             let mut out = text(&sides[0]);
@@ -79,7 +93,9 @@ fn write(out: &mut String, expr: &Expr) {
             held(out, a, Strength::Value);
         }
         ExprKind::Multiply(a, b) if is_quantity(a, b) => {
-            held(out, a, Strength::Product);
+            // Of a quotient that is no plain fraction the unit would be read as a part.
+            let apart = matches!(a.kind, ExprKind::Divide(..)) && a.as_plain_number().is_none();
+            held(out, a, if apart { Strength::Value } else { Strength::Product });
             out.push(' ');
             held(out, b, Strength::Power);
         }

@@ -11,7 +11,9 @@ use crate::read::token::Token;
 use num_traits::{One, Signed, ToPrimitive, Zero};
 
 /// Most terms of a sum that is written out.
-const TERMS: i64 = 200;
+const TERMS: i64 = 100;
+/// Most numbers, letters and signs in all of them.
+const NODES: i64 = 1_000;
 
 /// The tokens of a line with each sum as one of them; `None` when there are none.
 pub(super) fn summed(
@@ -209,7 +211,14 @@ fn summed_over(
     if !(0..TERMS).contains(&(to - from)) {
         return None;
     }
+    // A sum of sums would be written out to thousands of terms.
+    if body.iter().any(|token| matches!(token.kind, T::Sum | T::Dots)) {
+        return None;
+    }
     let body = expr_of(text, body, notes).ok()?;
+    if i64::try_from(body.nodes()).ok()? * (to - from + 1) > NODES {
+        return None;
+    }
     let mut terms = (from..=to).map(|n| body.with(letter, &Expr::int(n)));
     let first = terms.next()?;
     Some(terms.fold(first, Expr::plus))

@@ -99,6 +99,12 @@ impl Parser<'_> {
             let span = inside.span;
             (vec![inside], span)
         };
+        // What takes two things takes no fewer, and no more.
+        let takes_two = matches!(function, Function::Choose | Function::Arrange | Function::Mod);
+        if takes_two && arguments.len() != 2 {
+            let kind = ReadErrorKind::Unexpected(token.kind.shown(self.text, token.span));
+            return Err(ReadError::new(kind, token.span));
+        }
         arguments.extend(base);
         let span = token.span.join(end);
         let inverse = match function {

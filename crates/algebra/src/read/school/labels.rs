@@ -248,7 +248,8 @@ fn remark(tokens: &mut Vec<Token>) {
         REMARKS.iter().any(|words| {
             stand(tokens, *at, words)
                 // "by" belongs to "divided by" and the like, "is true" to what a sentence claims.
-                && !(words == &["by"] && !matches!(tokens[at - 1].kind, T::Number(_) | T::Close(_) | T::Comma))
+                && (words != &["by"]
+                    || matches!(tokens[at - 1].kind, T::Number(_) | T::Close(_) | T::Comma))
         })
     });
     if let Some(at) = begins {

@@ -91,7 +91,16 @@ fn times_signs(tokens: &mut [Token]) {
         let even = tokens[at].spaced == after.spaced;
         !((plain && even) || (spaced && ends_number(before) && begins_number(after)))
     };
-    let letters: Vec<usize> = (0..tokens.len()).filter(|at| is_x(&tokens[*at])).collect();
+    // What stands below a letter is its mark: `g_{2x1}`.
+    let is_mark = |at: usize| {
+        let open =
+            tokens[..at].iter().rposition(|t| matches!(t.kind, T::Open('{') | T::Close('}')));
+        open.is_some_and(|open| {
+            open > 0 && tokens[open].kind == T::Open('{') && tokens[open - 1].kind == T::Underscore
+        })
+    };
+    let letters: Vec<usize> =
+        (0..tokens.len()).filter(|at| is_x(&tokens[*at]) && !is_mark(*at)).collect();
     if !letters.is_empty() && !letters.iter().any(|at| holds_letter(*at)) {
         for at in letters {
             tokens[at].kind = T::Times;

@@ -8,20 +8,18 @@ use crate::normal::{Atom, Normaliser, NotNormal, Poly, Quotient, Values, constan
 use crate::number::{Rational, from_int};
 use std::collections::BTreeSet;
 
-/// Whether a part is twice a letter, or one more: so a power of -1 has been told apart by its parity already.
-fn is_split(part: &Expr, letter: &str) -> bool {
-    let is_twice = |e: &Expr| *e == Expr::int(2).times(Expr::symbol(letter));
-    match &part.kind {
-        ExprKind::Power(_, exponent) => match &exponent.kind {
-            ExprKind::Add(a, _) => is_twice(a),
-            _ => is_twice(exponent),
-        },
-        _ => false,
-    }
-}
-
 /// `x = π/6 + 2πn`, where the other letter stands for whole numbers.
 pub(super) fn steps(line: &Line, letter: &str, budget: &mut Budget) -> Result<Formula, NotNormal> {
+    steps_of(line, letter, false, budget)
+}
+
+/// The same; with `is_split`, even and odd values have been told apart already.
+fn steps_of(
+    line: &Line,
+    letter: &str,
+    is_split: bool,
+    budget: &mut Budget,
+) -> Result<Formula, NotNormal> {
     let (left, right) = line.as_equation().ok_or(NotNormal::NotCovered)?;
     let others = right.symbols();
     let mut others = others.iter();
@@ -34,11 +32,11 @@ pub(super) fn steps(line: &Line, letter: &str, budget: &mut Budget) -> Result<Fo
     }
     // `nπ + (-1)ⁿ π/6`: one progression for even n, and one for odd n.
     let is_sign = |part: &Expr| matches!(&part.kind, ExprKind::Power(_, exponent) if exponent.symbols().contains(other));
-    if right.any(&mut |part| is_sign(part)) && !right.any(&mut |part| is_split(part, other)) {
+    if !is_split && right.any(&mut |part| is_sign(part)) {
         let twice = Expr::int(2).times(Expr::symbol(other));
         let each = [twice.clone(), twice.plus(Expr::int(1))].map(|n| {
             let right = right.with(other, &n);
-            steps(&Line::equation(left.clone(), right), letter, budget)
+            steps_of(&Line::equation(left.clone(), right), letter, true, budget)
         });
         return each.into_iter().collect::<Result<_, _>>().map(Formula::Any);
     }
