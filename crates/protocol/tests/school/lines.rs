@@ -584,7 +584,7 @@ pub const ROWS: &[&str] = &[
     // probability and statistics
     r"3/10 × 2/9 -> 1/15 => equivalent",
     r"mean = (3+5+8+12)/4 -> mean = 7 => equivalent",
-    r"owed: median of 3, 5, 8 = 5 => equivalent",
+    r"median of 3, 5, 8 = 5 => equivalent",
     r"owed: 3, 5, 8, 12 -> mean 7 => equivalent",
     r"1 in 4 -> 25% => equivalent",
     r"range = 12 - 3 = 9 => equivalent",
@@ -705,7 +705,7 @@ pub const ROWS: &[&str] = &[
     r"(x+3)²(x-1) ≥ 0 -> x ≥ 1 => not equivalent",
     r"(x+3)²(x-1) ≥ 0 -> x ≥ 1 or x = -3 => equivalent",
     r"a > b -> ac > bc => not equivalent",
-    r"owed: a > b -> ac > bc ; assume c>0 => equivalent",
+    r"a > b -> ac > bc ; assume c>0 => equivalent",
     r"2x - y < 4 -> y > 2x - 4 => equivalent",
     r"2x - y < 4 -> y < 2x - 4 => not equivalent",
     // trap: even root that only touches zero
@@ -732,7 +732,7 @@ pub const ROWS: &[&str] = &[
     r"V = 60 cm3 -> V = 60 cm³ ; quantities => equivalent",
     r"5 m2 -> 50000 cm2 ; quantities => equivalent",
     // rounded again
-    r"owed: x ≈ 3.16 -> x = 3.16 => equivalent | not equivalent",
+    r"x ≈ 3.16 -> x = 3.16 => equivalent | not equivalent",
     r"x = 2.449… -> x ≈ 2.45 => equivalent | unreadable",
     // units in a formula
     r"t = 150 km / 60 km/h -> t = 2.5 h ; quantities => equivalent",

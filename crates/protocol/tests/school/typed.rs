@@ -125,8 +125,8 @@ pub const ROWS: &[&str] = &[
     r"owed: next term 1, 1, 2, 3, 5, 8 => 13",
     r"owed: nth term of 1, 4, 9, 16 => n^2",
     // statistics and probability
-    r"owed: mode of 2, 3, 3, 5 => 3",
-    r"owed: range of 4, 9, 12, 3 => 9",
+    r"mode of 2, 3, 3, 5 => 3",
+    r"range of 4, 9, 12, 3 => 9",
     r"owed: probability of two sixes with two dice => 1/36",
     r"owed: probability of an even number on a die => 1/2",
     r"8C2 => 28",

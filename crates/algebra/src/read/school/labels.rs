@@ -147,7 +147,12 @@ fn lead(tokens: &mut Vec<Token>) {
         return;
     }
     // `Step 3:`, `Ans:`, `factors of 12:`
+    let is_ratio = |colon: usize| {
+        let number = |at: usize| matches!(tokens.get(at), Some(Token { kind: T::Number(_), .. }));
+        colon > 1 && number(colon - 1) && number(colon + 1) && !tokens[colon + 1].spaced
+    };
     if let Some(colon) = tokens.iter().position(|token| token.kind == T::Colon)
+        && !is_ratio(colon)
         && is_label(&tokens[..colon])
         && tokens.get(colon + 1).is_some_and(|next| {
             !matches!(&next.kind, T::Word(w) if vocabulary::is_word(w)) || colon <= 2
