@@ -67,11 +67,13 @@ pub(super) fn split(
             Units::UprightWords => token.upright,
             Units::Words => true,
         };
+        // "5 km in m" asks for a unit: an inch stands right behind its number.
+        if word == "in" && matches!(found.last().map(|last| &last.kind), Some(TokenKind::Unit(_))) {
+            return Err(ReadError::new(ReadErrorKind::UnknownWord(word.clone()), token.span));
+        }
         if may_be_unit
             && (follows_quantity(&found) || is_angle(&found, word))
             && !light.is_letter(word)
-            // "5 km in m" asks for a unit: an inch stands right behind its number.
-            && (word != "in" || !matches!(found.last().map(|t| &t.kind), Some(TokenKind::Unit(_))))
             && let Some(unit) = Unit::named(word)
         {
             found.push(Token { kind: TokenKind::Unit(unit), ..token.clone() });
