@@ -6,7 +6,7 @@ use crate::derivative::derivative;
 use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::number::from_int;
-use crate::verdict::{Setting, StepVerdict};
+use crate::verdict::{Difference, Setting, StepVerdict};
 use num_traits::ToPrimitive;
 use std::collections::BTreeMap;
 
@@ -202,7 +202,20 @@ impl Definitions {
         let meant = Line::equation(body.with(letter, &Expr::symbol(fresh)), argument.clone());
         let told = Line::equation(Expr::symbol(fresh), self.put_into(right, DEPTH));
         let setting = Setting { unknown: Some(fresh.to_owned()), assumed: setting.assumed.clone() };
-        Some(compare_given(&meant, &told, &setting))
+        Some(match compare_given(&meant, &told, &setting) {
+            // The letter that stood for the value is ours: nothing is said of it.
+            StepVerdict::NotEquivalent(mut found) => {
+                let point = found.counterexample.take().map(|mut example| {
+                    example.at.remove(fresh);
+                    example
+                });
+                StepVerdict::NotEquivalent(Difference {
+                    counterexample: point.filter(|example| !example.at.is_empty()),
+                    ..Difference::default()
+                })
+            }
+            found => found,
+        })
     }
 }
 

@@ -7,11 +7,13 @@
 mod lines;
 #[path = "../school/slips.rs"]
 mod slips;
+#[path = "../school/traps.rs"]
+mod traps;
 #[path = "../school/typed.rs"]
 mod typed;
 
 use crate::asked::pair;
-use protocol::check::{CheckAnswer, answer};
+use protocol::check::{CheckAnswer, Verdict, answer};
 use protocol::solve::{SolveRequest, answer as solve};
 
 /// What marks a row that is not answered rightly yet.
@@ -81,6 +83,41 @@ fn lines_get_a_verdict_that_is_right() {
         let found = answer(&pair(asked));
         if as_expected(&found, expected) { Ok(()) } else { Err(format!("{found:?}")) }
     });
+}
+
+#[test]
+fn what_only_looks_right_is_refused() {
+    check("traps.rs", traps::ROWS, |asked, expected| {
+        let found = answer(&pair(asked));
+        if as_expected(&found, expected) { Ok(()) } else { Err(format!("{found:?}")) }
+    });
+}
+
+#[test]
+fn every_rejection_says_why() {
+    let rows = lines::ROWS.iter().chain(traps::ROWS).chain(slips::ROWS);
+    let mut rejected = 0;
+    for row in rows {
+        let row = row.strip_prefix(OWED).unwrap_or(row);
+        let asked = row.rsplit_once(" => ").expect("a row has two sides").0;
+        let question = pair(&asked.replace('⏎', "\n"));
+        let found = answer(&question);
+        if found.verdict != Verdict::NotEquivalent {
+            continue;
+        }
+        rejected += 1;
+        let shown =
+            found.counterexample.is_some() || !found.lost.is_empty() || !found.gained.is_empty();
+        assert!(shown || found.reason.is_some(), "{row}: {found:?}");
+        // A point names only what stands in the lines; the entries of points are called x, y and z.
+        let lines = format!("{} {}", question.from, question.to.as_deref().unwrap_or(""));
+        let letters = found.counterexample.iter().flat_map(|example| example.at.keys());
+        let is_pair = lines.contains(',');
+        for letter in letters.filter(|letter| letter.chars().count() == 1 && !is_pair) {
+            assert!(lines.contains(letter.as_str()), "{row}: {letter} stands nowhere");
+        }
+    }
+    assert!(rejected > 300, "{rejected}");
 }
 
 #[test]
