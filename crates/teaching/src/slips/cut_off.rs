@@ -1,6 +1,6 @@
 //! Cut a number off instead of rounding it: `x = 0.0567` to `x ≈ 0.05`.
 
-use super::rewriting::{lines, worked_out};
+use super::rewriting::{lines, told_value};
 use algebra::number::{Rational, from_int};
 use algebra::{Expr, Line, Relation};
 use num_traits::Signed;
@@ -14,14 +14,7 @@ lines! {
 
 /// Lines that tell a value rounded, each to other places.
 fn wrong(line: &Line) -> Vec<Line> {
-    let (left, value) = match line {
-        Line::Expression(expr) => (None, expr),
-        _ => match line.as_equation() {
-            Some((left, right)) => (Some(left), right),
-            None => return Vec::new(),
-        },
-    };
-    let Some(value) = worked_out(value).filter(|value| !value.is_negative()) else {
+    let Some((left, value)) = told_value(line).filter(|(_, value)| !value.is_negative()) else {
         return Vec::new();
     };
     (0..=6)

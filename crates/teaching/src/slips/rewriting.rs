@@ -8,9 +8,12 @@ use num_traits::ToPrimitive;
 /// Most lines that one slip writes below another.
 const LINES: usize = 40;
 
-/// Declares a slip whose rule `wrong` rewrites one part of an expression.
-macro_rules! rewriting {
-    ($(#[$doc:meta])* $name:ident, $id:literal, student: $student:literal, teacher: $teacher:literal,) => {
+/// Declares a slip with its id and its sentences, and what it writes below a line.
+macro_rules! declared {
+    (
+        $(#[$doc:meta])* $name:ident, $id:literal, student: $student:literal, teacher: $teacher:literal,
+        wrong: |$line:ident| $wrong:expr
+    ) => {
         $(#[$doc])*
         pub struct $name;
 
@@ -32,9 +35,19 @@ macro_rules! rewriting {
                 $teacher
             }
 
-            fn wrong(&self, line: &algebra::Line) -> Vec<algebra::Line> {
-                super::rewriting::everywhere(line, &wrong)
+            fn wrong(&self, $line: &algebra::Line) -> Vec<algebra::Line> {
+                $wrong
             }
+        }
+    };
+}
+pub(super) use declared;
+
+/// Declares a slip whose rule `wrong` rewrites one part of an expression.
+macro_rules! rewriting {
+    ($($declared:tt)*) => {
+        super::rewriting::declared! {
+            $($declared)* wrong: |line| super::rewriting::everywhere(line, &wrong)
         }
     };
 }
@@ -42,32 +55,8 @@ pub(super) use rewriting;
 
 /// Declares a slip whose rule `wrong` writes whole lines.
 macro_rules! lines {
-    ($(#[$doc:meta])* $name:ident, $id:literal, student: $student:literal, teacher: $teacher:literal,) => {
-        $(#[$doc])*
-        pub struct $name;
-
-        impl $name {
-            /// Its id.
-            pub const ID: crate::ids::SlipId = crate::ids::SlipId::new($id);
-        }
-
-        impl super::Slip for $name {
-            fn id(&self) -> crate::ids::SlipId {
-                Self::ID
-            }
-
-            fn to_student(&self) -> &'static str {
-                $student
-            }
-
-            fn to_teacher(&self) -> &'static str {
-                $teacher
-            }
-
-            fn wrong(&self, line: &algebra::Line) -> Vec<algebra::Line> {
-                wrong(line)
-            }
-        }
+    ($($declared:tt)*) => {
+        super::rewriting::declared! { $($declared)* wrong: |line| wrong(line) }
     };
 }
 pub(super) use lines;
@@ -250,6 +239,15 @@ pub(super) fn whole(expr: &Expr) -> Option<i64> {
 /// The value of an expression without letters, where it is a fraction.
 pub(super) fn worked_out(expr: &Expr) -> Option<Rational> {
     expr.symbols().is_empty().then(|| algebra::step::exact_value(expr))?
+}
+
+/// The value that a line tells, where it is a fraction, and what it is the value of.
+pub(super) fn told_value(line: &Line) -> Option<(Option<&Expr>, Rational)> {
+    let (left, value) = match line {
+        Line::Expression(expr) => (None, expr),
+        _ => line.as_equation().map(|(left, right)| (Some(left), right))?,
+    };
+    Some((left, worked_out(value)?))
 }
 
 /// Whether a decimal stands in it.

@@ -1,6 +1,6 @@
 //! Wrote a rounded value with an equals sign: `x = 1/3` to `x = 0.33`.
 
-use super::rewriting::{lines, worked_out};
+use super::rewriting::{lines, told_value};
 use algebra::number::{Rational, from_int};
 use algebra::{Expr, Line};
 
@@ -12,14 +12,7 @@ lines! {
 }
 
 fn wrong(line: &Line) -> Vec<Line> {
-    let (left, value) = match line {
-        Line::Expression(expr) => (None, expr),
-        _ => match line.as_equation() {
-            Some((left, right)) => (Some(left), right),
-            None => return Vec::new(),
-        },
-    };
-    let Some(value) = worked_out(value) else { return Vec::new() };
+    let Some((left, value)) = told_value(line) else { return Vec::new() };
     (0..=4)
         .map(|places: u32| {
             let scale = from_int(10i64.pow(places));
