@@ -404,41 +404,41 @@ fn rewritten(tokens: &mut Vec<Token>, at: usize, light: &Light) -> bool {
     false
 }
 
+/// A number in any writing.
+fn is_number(token: &Token) -> bool {
+    matches!(token.kind, T::Number(_) | T::VulgarFraction(..) | T::Recurring(..) | T::Based(..))
+}
+
 fn ends_value(token: &Token) -> bool {
-    matches!(
-        token.kind,
-        T::Number(_)
-            | T::VulgarFraction(..)
-            | T::Recurring(..)
-            | T::Based(..)
-            | T::Close(_)
-            | T::Pi
-            | T::Superscript(_)
-            | T::Percent
-            | T::Degree
-            | T::Bang
-            | T::Letter(_)
-            | T::Unit(_)
-    ) || matches!(&token.kind, T::Word(w) if w.chars().count() == 1 || super::super::names::are_letters(w) || crate::unit::Unit::named(w).is_some())
+    is_number(token)
+        || matches!(
+            token.kind,
+            T::Close(_)
+                | T::Pi
+                | T::Superscript(_)
+                | T::Percent
+                | T::Degree
+                | T::Bang
+                | T::Letter(_)
+                | T::Unit(_)
+        )
+        || matches!(&token.kind, T::Word(w) if w.chars().count() == 1 || super::super::names::are_letters(w) || crate::unit::Unit::named(w).is_some())
         || matches!(&token.kind, T::Word(w) if super::super::vocabulary::is_word(w))
 }
 
 fn begins_value(token: &Token) -> bool {
-    matches!(
-        token.kind,
-        T::Number(_)
-            | T::VulgarFraction(..)
-            | T::Recurring(..)
-            | T::Based(..)
-            | T::Open(_)
-            | T::Pi
-            | T::Root(_)
-            | T::Minus
-            | T::Word(_)
-            | T::Letter(_)
-            | T::Unit(_)
-            | T::Command(_)
-    )
+    is_number(token)
+        || matches!(
+            token.kind,
+            T::Open(_)
+                | T::Pi
+                | T::Root(_)
+                | T::Minus
+                | T::Word(_)
+                | T::Letter(_)
+                | T::Unit(_)
+                | T::Command(_)
+        )
 }
 
 fn is_letter(token: &Token) -> bool {
