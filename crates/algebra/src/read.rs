@@ -123,7 +123,7 @@ pub fn read_in_light(text: &str, options: Options, light: &Light) -> Result<Read
     }
     let options = Options { quantities: options.quantities || light.has_units(), ..options };
     let tokens = token::tokens(text, options.latex, options.quantities)?;
-    lines::read(text, &tokens, options.units(), light)
+    lines::read(text, tokens, options.units(), light)
 }
 
 /// Reads one line of LaTeX as an equation editor writes it, where `x^23` is x squared times three.

@@ -7,11 +7,8 @@ use crate::expr::{Expr, ExprKind};
 use crate::line::{Line, Relation};
 use crate::normal::{Normaliser, NotNormal, Values, constant};
 use crate::round::{Fit, fits};
-use crate::solve::compare::{
-    formulas as literal_formulas, linear_systems, literal, one_to_one, several_letters,
-};
+use crate::solve::compare::{formulas as literal_formulas, literal, one_to_one, several_letters};
 use crate::solve::sets;
-use crate::solve::sets::{combined, points};
 use crate::verdict::{Condition, Counterexample, Shown, Verdict};
 use crate::verdict::{Difference, Reason, Setting, StepVerdict};
 
@@ -438,7 +435,7 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
         }
     }
     if is_system(from) && letters.len() > 1 {
-        return as_systems(from, to, &letters, setting);
+        return systems::compare(from, to, &letters, setting);
     }
     if let Some(letter) = only_letter(from, to, &letters, setting) {
         if let Some(verdict) = rounded::approximations(from, to, &letter, setting) {
@@ -459,7 +456,7 @@ fn relations(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
         return StepVerdict::Undecided;
     }
     if is_system(from) || is_system(to) {
-        return as_systems(from, to, &letters, setting);
+        return systems::compare(from, to, &letters, setting);
     }
     if let (Some((fl, fr)), Some((tl, tr))) = (from.as_equation(), to.as_equation())
         && let Some(verdict) = formulas((from, fl, fr), (to, tl, tr), &letters, setting)
@@ -570,102 +567,16 @@ fn formulas(
     }
 }
 
-fn as_systems(from: &Line, to: &Line, letters: &[String], setting: &Setting) -> StepVerdict {
-    match by_points(from, to, letters) {
-        StepVerdict::Undecided if combined::same_rows(from, to, &mut Budget::for_verdict()) => {
-            StepVerdict::Equivalent { provided: Vec::new() }
-        }
-        StepVerdict::Undecided => several_letters::compare(from, to, letters, &setting.assumed),
-        found => found,
-    }
-}
-
-fn by_points(from: &Line, to: &Line, letters: &[String]) -> StepVerdict {
-    let mut budget = Budget::for_verdict();
-    let rows = linear_systems::reduced(from, letters, &mut budget)
-        .and_then(|f| Ok((f, linear_systems::reduced(to, letters, &mut budget)?)));
-    // The points that went missing and that came in, where there are finitely many.
-    let (mut lost, mut gained) = (Vec::new(), Vec::new());
-    let apart = match rows {
-        Ok((Some(f), Some(t))) if f == t => {
-            return StepVerdict::Equivalent { provided: Vec::new() };
-        }
-        Ok((Some(f), Some(t))) => {
-            lost.extend(linear_systems::only_point(&f, &t, letters));
-            gained.extend(linear_systems::only_point(&t, &f, letters));
-            linear_systems::point_apart(&f, &t, letters)
-        }
-        _ => {
-            let before = points::points(from, letters, &mut budget);
-            let after = points::points(to, letters, &mut budget);
-            let (Some(before), Some(after)) = (before, after) else {
-                return StepVerdict::Undecided;
-            };
-            lost = points::missing(&before, &after, &mut budget).unwrap_or_default();
-            gained = points::missing(&after, &before, &mut budget).unwrap_or_default();
-            match points::difference(&before, &after, &mut budget) {
-                None => return StepVerdict::Undecided,
-                Some(None) => return StepVerdict::Equivalent { provided: Vec::new() },
-                Some(apart) => apart,
-            }
-        }
-    };
-    match apart {
-        Some((at, before)) => StepVerdict::NotEquivalent(Difference {
-            lost_points: lost,
-            gained_points: gained,
-            counterexample: Some(Counterexample {
-                at,
-                left: Shown::Truth(before),
-                right: Shown::Truth(!before),
-            }),
-            ..Difference::default()
-        }),
-        None => StepVerdict::Undecided,
-    }
-}
-
-/// Writes `±` out as two lines; `None` when that is not possible.
-fn without_signs(line: &Line) -> Option<Line> {
-    let has_sign =
-        |expr: &&Expr| expr.any(&mut |part| matches!(part.kind, ExprKind::PlusMinus { .. }));
-    match line {
-        Line::Relations { sides, relations } if sides.iter().any(|s| has_sign(&s)) => {
-            let with = |upper: bool| Line::Relations {
-                sides: sides.iter().map(|side| signed(side, upper)).collect(),
-                relations: relations.clone(),
-            };
-            Some(Line::AnyOf(vec![with(true), with(false)]))
-        }
-        Line::AnyOf(lines) => {
-            Some(Line::AnyOf(lines.iter().map(without_signs).collect::<Option<_>>()?))
-        }
-        Line::AllOf(lines) if lines.iter().flat_map(Line::expressions).any(|e| has_sign(&e)) => {
-            None
-        }
-        other => Some(other.clone()),
-    }
-}
-
-fn signed(expr: &Expr, upper: bool) -> Expr {
-    expr.map(&mut |part| match part.kind {
-        ExprKind::PlusMinus { opposite, value } => {
-            if opposite == upper {
-                value.negative()
-            } else {
-                *value
-            }
-        }
-        kind => Expr::at(kind, part.span),
-    })
-}
-
 mod blanks;
 mod definitions;
 mod remainders;
 mod rounded;
 mod squares;
+mod systems;
 mod tuples;
+mod two_signs;
+
+use two_signs::{signed, without_signs};
 
 #[cfg(test)]
 mod tests;

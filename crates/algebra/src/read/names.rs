@@ -105,7 +105,11 @@ pub(super) fn split(
             continue;
         }
         let unknown = || ReadError::new(ReadErrorKind::UnknownWord(word.clone()), token.span);
-        if is_word(word) && function_named(word).is_none() {
+        let is_english = |word: &str| is_word(word) && function_named(word).is_none();
+        // `we` before `garden` is a word too, as `at` is none before `= 6`.
+        let before_word = || matches!(tokens.get(at), Some(Token { kind: TokenKind::Word(next), .. }) if is_english(next));
+        if is_english(word) || (word.len() > 1 && word != "of" && is_joining(word) && before_word())
+        {
             return Err(unknown());
         }
         // `Tn = 4n - 1`

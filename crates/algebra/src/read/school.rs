@@ -1,12 +1,14 @@
 //! What a class writes around its mathematics: labels and remarks that are passed over, words that are signs, notes
 //! that say how far a number is rounded. What comes out of here are tokens as if the signs had been typed.
 
+mod amounts;
 mod labels;
 mod notes;
 mod spoken;
 
-use super::Light;
+use super::names::function_named;
 use super::token::{Token, TokenKind as T};
+use super::{Light, vocabulary};
 use crate::number::Rounding;
 
 /// A line without the words around its mathematics.
@@ -19,12 +21,27 @@ pub(super) struct Settled {
     pub rounding: Option<Rounding>,
 }
 
+/// Short words that are no product of letters, beside those that join others.
+const SHORT: &[&str] = &["dp", "sf", "am", "pm", "ok", "ex"];
+
+/// Whether a line says something in words: most lines are signs and letters alone, and are not searched for them.
+pub(super) fn has_words(tokens: &[Token]) -> bool {
+    tokens.iter().any(|token| match &token.kind {
+        T::Stop => true,
+        T::Word(word) if word.len() > 2 => {
+            word != "sqrt" && (word == "mod" || function_named(word).is_none())
+        }
+        T::Word(word) if word.len() == 2 => {
+            let small = word.bytes().all(|b| b.is_ascii_lowercase());
+            word != "or"
+                && (!small || SHORT.contains(&word.as_str()) || vocabulary::is_joining(word))
+        }
+        _ => false,
+    })
+}
+
 /// Passes over labels and remarks, and puts signs for words.
-pub(super) fn settled(tokens: &[Token], light: &Light) -> Settled {
-    let has_words = tokens.iter().any(|token| {
-        matches!(&token.kind, T::Word(word) if word.len() > 1) || token.kind == T::Stop
-    });
-    let mut tokens = tokens.to_vec();
+pub(super) fn settled(mut tokens: Vec<Token>, has_words: bool, light: &Light) -> Settled {
     let (mut rounding, mut answers) = (None, false);
     if has_words
         || tokens.first().is_some_and(|first| first.kind == T::Open('('))
@@ -58,6 +75,11 @@ fn turned_brackets(tokens: &mut [Token]) {
     }
 }
 
+/// Whether a token is a word, in small letters or large.
+fn is(token: &Token, word: &str) -> bool {
+    matches!(&token.kind, T::Word(found) if found.eq_ignore_ascii_case(word))
+}
+
 /// The word that a token is, in small letters.
 fn word(token: &Token) -> Option<String> {
     match &token.kind {
@@ -68,7 +90,7 @@ fn word(token: &Token) -> Option<String> {
 
 /// Whether these words stand from `at` on.
 fn stand(tokens: &[Token], at: usize, words: &[&str]) -> bool {
-    tokens.get(at..at + words.len()).is_some_and(|found| {
-        found.iter().zip(words).all(|(token, expected)| matches!(&token.kind, T::Word(w) if w.eq_ignore_ascii_case(expected)))
-    })
+    tokens
+        .get(at..at + words.len())
+        .is_some_and(|found| found.iter().zip(words).all(|(token, expected)| is(token, expected)))
 }

@@ -1,11 +1,14 @@
 //! Cuts a line into tokens. LaTeX commands become the same tokens as the plain signs they stand for.
 
+mod commands;
 mod numbers;
+mod signs;
 
 use super::error::{ReadError, ReadErrorKind};
 use crate::expr::Span;
 use crate::line::Relation;
 use crate::unit::Unit;
+use commands::raised_circle;
 use numbers::{lowered, raised, raised_in_words, raised_letter};
 
 /// A piece of a line.
@@ -99,96 +102,6 @@ impl TokenKind {
     }
 }
 
-/// LaTeX commands that stand for one token.
-fn plain_command(name: &str) -> Option<TokenKind> {
-    use TokenKind as T;
-    Some(match name {
-        "times" | "cdot" | "ast" => T::Times,
-        "div" => T::Over,
-        "pm" => T::PlusMinus,
-        "mp" => T::MinusPlus,
-        "le" | "leq" | "leqslant" => T::Relation(Relation::LessOrEqual),
-        "ge" | "geq" | "geqslant" => T::Relation(Relation::GreaterOrEqual),
-        "lt" => T::Relation(Relation::Less),
-        "gt" => T::Relation(Relation::Greater),
-        "ne" | "neq" => T::Relation(Relation::NotEqual),
-        "approx" => T::Relation(Relation::Approximate),
-        "pi" => T::Pi,
-        "degree" => T::Degree,
-        "lor" | "vee" => T::Word("or".into()),
-        "land" | "wedge" => T::Word("and".into()),
-        "therefore" | "Rightarrow" | "implies" | "to" | "rightarrow" | "Leftrightarrow" | "iff"
-        | "Longrightarrow" => T::So,
-        "vert" | "lvert" | "rvert" | "mid" => T::Bar,
-        "exponentialE" => T::Word("e".into()),
-        "colon" => T::Colon,
-        "in" => T::In,
-        "infty" => T::Infinity,
-        "sum" => T::Sum,
-        "square" | "Box" => T::Letter(BLANK.to_owned()),
-        "ldots" | "dots" | "cdots" => T::Dots,
-        "cup" => T::Union,
-        "emptyset" | "varnothing" => T::Word("none".into()),
-        _ => return None,
-    })
-}
-
-const GROUP_COMMANDS: &[&str] = &[
-    "frac",
-    "dfrac",
-    "tfrac",
-    "sqrt",
-    "text",
-    "mathrm",
-    "operatorname",
-    "binom",
-    "dbinom",
-    "tbinom",
-    "placeholder",
-    "overline",
-    "vec",
-    "mathbf",
-    "underline",
-    "textrm",
-    "mathit",
-];
-const GREEK: &[(&str, &str)] = &[
-    ("alpha", "α"),
-    ("beta", "β"),
-    ("gamma", "γ"),
-    ("delta", "δ"),
-    ("theta", "θ"),
-    ("lambda", "λ"),
-    ("mu", "μ"),
-    ("phi", "φ"),
-    ("varphi", "φ"),
-    ("omega", "ω"),
-    ("sigma", "σ"),
-    ("rho", "ρ"),
-    ("tau", "τ"),
-    ("epsilon", "ε"),
-    ("varepsilon", "ε"),
-];
-const VULGAR: &[(char, u32, u32)] = &[
-    ('½', 1, 2),
-    ('⅓', 1, 3),
-    ('⅔', 2, 3),
-    ('¼', 1, 4),
-    ('¾', 3, 4),
-    ('⅕', 1, 5),
-    ('⅖', 2, 5),
-    ('⅗', 3, 5),
-    ('⅘', 4, 5),
-    ('⅙', 1, 6),
-    ('⅚', 5, 6),
-    ('⅛', 1, 8),
-    ('⅜', 3, 8),
-    ('⅝', 5, 8),
-    ('⅞', 7, 8),
-    ('⅐', 1, 7),
-    ('⅑', 1, 9),
-    ('⅒', 1, 10),
-];
 const RAISED: &str = "⁰¹²³⁴⁵⁶⁷⁸⁹";
 
 /// A box or a line that stands for a number to be found.
@@ -286,26 +199,17 @@ impl<'a> Cutter<'a> {
             self.skip(size);
             return Ok(());
         }
-        for (sign, kind) in [
-            ("<=>", T::So),
-            ("<=", T::Relation(Relation::LessOrEqual)),
-            (">=", T::Relation(Relation::GreaterOrEqual)),
-            ("!=", T::Relation(Relation::NotEqual)),
-            ("~=", T::Relation(Relation::Approximate)),
-            ("+-", T::PlusMinus),
-            ("+/-", T::PlusMinus),
-            ("=>", T::So),
-            ("->", T::So),
-            ("=<", T::Relation(Relation::LessOrEqual)),
-            ("::", T::Relation(Relation::Equal)),
-            ("...", T::Dots),
-            ("**", T::Power),
-        ] {
-            // `5+-3` is five plus minus three; only a sign that begins a term is "plus or minus".
-            if rest.starts_with(sign) && !(sign == "+-" && self.after_value()) {
-                self.push(kind, sign.len());
-                return Ok(());
-            }
+        // `5+-3` is five plus minus three; only a sign that begins a term is "plus or minus".
+        if let Some((kind, length)) = signs::of_several(rest)
+            && !(rest.starts_with("+-") && self.after_value())
+        {
+            // `x => 4` bounds a letter; `2x = 6 => x = 3` goes on.
+            let bounds = rest.starts_with("=>")
+                && matches!(&self.found[..], [Token { kind: T::Word(name), .. }] if name.chars().count() == 1)
+                && !rest[length..].contains(['=', '<', '>', '≤', '≥']);
+            let kind = if bounds { T::Relation(Relation::GreaterOrEqual) } else { kind };
+            self.push(kind, length);
+            return Ok(());
         }
         if let Some(length) = self.blank() {
             self.push(T::Letter(BLANK.to_owned()), length);
@@ -335,7 +239,7 @@ impl<'a> Cutter<'a> {
         if first.is_ascii_digit() || (first == '.' && self.digit_follows(1)) {
             return self.number();
         }
-        if let Some((_, n, d)) = VULGAR.iter().find(|entry| entry.0 == first) {
+        if let Some((_, n, d)) = signs::VULGAR.iter().find(|entry| entry.0 == first) {
             self.push(T::VulgarFraction(*n, *d), size);
             return Ok(());
         }
@@ -357,7 +261,10 @@ impl<'a> Cutter<'a> {
             let length: usize = rest
                 .chars()
                 .take_while(|&c| {
-                    (c.is_alphabetic() && !matches!(c, 'π' | 'Σ') && raised_letter(c).is_none())
+                    c.is_ascii_alphabetic()
+                        || (c.is_alphabetic()
+                            && !matches!(c, 'π' | 'Σ')
+                            && raised_letter(c).is_none())
                         || c == '\''
                         || c == '’'
                 })
@@ -367,20 +274,6 @@ impl<'a> Cutter<'a> {
             return Ok(());
         }
         let kind = match first {
-            '+' | '＋' => T::Plus,
-            '-' | '－' | '−' | '–' | '—' | '‐' | '‑' => T::Minus,
-            '±' => T::PlusMinus,
-            '∓' => T::MinusPlus,
-            '*' | '✕' | '✖' | '＊' | '×' | '·' | '⋅' | '∙' | '•' => T::Times,
-            '/' | '÷' | '∕' | '⁄' => T::Over,
-            '^' => T::Power,
-            '_' => T::Underscore,
-            '%' => T::Percent,
-            '!' => T::Bang,
-            '|' => T::Bar,
-            ',' => T::Comma,
-            ';' => T::Semicolon,
-            ':' | '∶' => T::Colon,
             '°' if self.quantities && rest[size..].starts_with('C') => {
                 match Unit::named("°C") {
                     Some(unit) => self.push(T::Unit(unit), size + 1),
@@ -388,37 +281,17 @@ impl<'a> Cutter<'a> {
                 }
                 return Ok(());
             }
-            '°' => T::Degree,
-            '√' => T::Root(2),
-            '∛' => T::Root(3),
-            '∜' => T::Root(4),
-            '（' => T::Open('('),
-            '）' => T::Close(')'),
-            '(' | '[' | '{' => T::Open(first),
-            ')' | ']' | '}' => T::Close(first),
-            '=' | '＝' => T::Relation(Relation::Equal),
-            '<' | '＜' => T::Relation(Relation::Less),
-            '>' | '＞' => T::Relation(Relation::Greater),
-            '≤' | '⩽' | '≦' => T::Relation(Relation::LessOrEqual),
-            '≥' | '⩾' | '≧' => T::Relation(Relation::GreaterOrEqual),
-            '≠' => T::Relation(Relation::NotEqual),
             // Between two figures it says that they are similar.
             '~' if matches!(&self.found.last(), Some(Token { kind: T::Name(name), .. }) if name.starts_with('△')) =>
             {
                 let span = Span::new(self.at, self.at + size);
                 return Err(ReadError::new(ReadErrorKind::UnknownCharacter('~'), span));
             }
-            '≈' | '≃' | '≅' | '≐' | '~' => T::Relation(Relation::Approximate),
-            '∷' => T::Relation(Relation::Equal),
-            '∴' | '→' | '⇒' | '⟹' | '⟶' | '⇔' | '⟺' | '➔' => T::So,
-            '…' => T::Dots,
-            '∘' => T::After,
             '⌊' | '⌈' => {
                 let name = if first == '⌊' { "floor" } else { "ceil" };
                 self.push(T::Word(name.into()), 0);
                 T::Open('(')
             }
-            '⌋' | '⌉' => T::Close(')'),
             '✓' | '✔' | '✗' | '✘' | '☑' | '✅' | '❌' | '\u{fe0e}' => {
                 self.skip(size); // a tick says nothing of the mathematics
                 return Ok(());
@@ -436,14 +309,6 @@ impl<'a> Cutter<'a> {
                 self.skip(size);
                 return Ok(());
             }
-            '&' => T::Word("and".into()),
-            '∨' => T::Word("or".into()),
-            '∧' => T::Word("and".into()),
-            '∈' => T::In,
-            '∞' => T::Infinity,
-            '∪' => T::Union,
-            '∅' => T::Word("none".into()),
-            '.' => T::Stop,
             '?' if self.after_value() => T::Stop,
             '€' | '£' | '¢' => match Unit::named(first.encode_utf8(&mut [0; 4])) {
                 Some(unit) => T::Unit(unit),
@@ -457,11 +322,14 @@ impl<'a> Cutter<'a> {
                 self.skip(size); // the marks around mathematics in running text
                 return Ok(());
             }
-            other => {
-                let span = Span::new(self.at, self.at + size);
-                let error = ReadError::new(ReadErrorKind::UnknownCharacter(other), span);
-                return Err(error.with_mend(span, ""));
-            }
+            other => match signs::of_one(other) {
+                Some(kind) => kind,
+                None => {
+                    let span = Span::new(self.at, self.at + size);
+                    let error = ReadError::new(ReadErrorKind::UnknownCharacter(other), span);
+                    return Err(error.with_mend(span, ""));
+                }
+            },
         };
         self.push(kind, size);
         Ok(())
@@ -529,76 +397,6 @@ impl<'a> Cutter<'a> {
         self.rest().as_bytes().get(bytes).is_some_and(u8::is_ascii_digit)
     }
 
-    fn command(&mut self) -> Result<(), ReadError> {
-        let rest = &self.rest()[1..];
-        let length = rest.bytes().take_while(u8::is_ascii_alphabetic).count();
-        let name = &rest[..length];
-        if length == 0 {
-            return self.escaped(rest);
-        }
-        match name {
-            "left" | "right" | "displaystyle" | "textstyle" | "quad" | "qquad" | "limits"
-            | "nolimits" | "bigl" | "bigr" | "Bigl" | "Bigr" | "big" | "Big" => {
-                self.skip(length + 1);
-                // `\left.` is an empty bracket.
-                if (name == "left" || name == "right") && self.rest().starts_with('.') {
-                    self.skip(1);
-                }
-            }
-            "text" | "textrm" | "mathrm" | "mathit" | "operatorname"
-                if self.enter_words(length + 1) => {}
-            "boxed" if self.enter_words(length + 1) => {}
-            "lfloor" | "lceil" => {
-                let function = if name == "lfloor" { "floor" } else { "ceil" };
-                self.push(TokenKind::Word(function.into()), 0);
-                self.push(TokenKind::Open('('), length + 1);
-            }
-            "rfloor" | "rceil" => self.push(TokenKind::Close(')'), length + 1),
-            // A column is a point below itself.
-            "begin" | "end" if self.rest()[length + 1..].contains("matrix}") => {
-                let column = ["{pmatrix}", "{bmatrix}"]
-                    .into_iter()
-                    .find(|kind| self.rest()[length + 1..].starts_with(kind));
-                let Some(column) = column else {
-                    let span = Span::new(self.at, self.at + length + 1);
-                    return Err(ReadError::new(ReadErrorKind::UnknownWord(name.to_owned()), span));
-                };
-                self.columns = name == "begin";
-                let bracket =
-                    if self.columns { TokenKind::Open('(') } else { TokenKind::Close(')') };
-                self.push(bracket, length + 1 + column.len());
-            }
-            "begin" | "end" => {
-                let after = &self.rest()[length + 1..];
-                let braces = after.strip_prefix('{').and_then(|inside| inside.find('}'));
-                self.skip(length + 1 + braces.map_or(0, |end| end + 2));
-            }
-            "angle" | "triangle" => {
-                let sign = if name == "angle" { '∠' } else { '△' };
-                return self.points(sign, length + 1);
-            }
-            "lbrace" => self.push(TokenKind::Open('{'), length + 1),
-            "rbrace" => self.push(TokenKind::Close('}'), length + 1),
-            "circ" => self.push(TokenKind::Degree, length + 1),
-            _ => {
-                if let Some(kind) = plain_command(name) {
-                    self.push(kind, length + 1);
-                } else if let Some(known) = GROUP_COMMANDS.iter().find(|known| **known == name) {
-                    self.push(TokenKind::Command(known), length + 1);
-                } else if let Some((_, letter)) = GREEK.iter().find(|entry| entry.0 == name) {
-                    self.push(TokenKind::Word((*letter).to_owned()), length + 1);
-                } else if super::names::function_named(name).is_some() {
-                    self.push(TokenKind::Word(name.to_owned()), length + 1);
-                } else {
-                    let span = Span::new(self.at, self.at + length + 1);
-                    let kind = ReadErrorKind::UnknownWord(name.to_owned());
-                    return Err(ReadError::new(kind, span));
-                }
-            }
-        }
-        Ok(())
-    }
-
     /// `∠ABC`, `∠1`, `△PQR`: one name.
     fn sign_with_points(&mut self, sign: char) -> Result<(), ReadError> {
         self.points(sign, sign.len_utf8())
@@ -622,71 +420,4 @@ impl<'a> Cutter<'a> {
         self.push(kind, used + gap + points);
         Ok(())
     }
-
-    /// Goes into the braces behind a command of `command` bytes, when they are there and close.
-    fn enter_words(&mut self, command: usize) -> bool {
-        let rest = &self.rest()[command..];
-        let gap = rest.len() - rest.trim_start().len();
-        let inside = &rest[gap..];
-        if !inside.starts_with('{') {
-            return false;
-        }
-        let mut depth = 0usize;
-        let end = inside.bytes().position(|byte| {
-            match byte {
-                b'{' => depth += 1,
-                b'}' => depth -= 1,
-                _ => {}
-            }
-            depth == 0
-        });
-        let Some(end) = end else { return false };
-        let open = command + gap;
-        self.word_ends.push(self.at + open + end);
-        self.skip(open + 1);
-        true
-    }
-
-    /// `\,`, `\{`, `\%` and the like: one sign behind a backslash.
-    fn escaped(&mut self, rest: &str) -> Result<(), ReadError> {
-        match rest.chars().next() {
-            Some(',' | ';' | ':' | '!' | ' ' | '>') => self.skip(2),
-            Some('{') => self.push(TokenKind::Open('{'), 2),
-            Some('}') => self.push(TokenKind::Close('}'), 2),
-            Some('%') => self.push(TokenKind::Percent, 2),
-            Some('|') => self.push(TokenKind::Bar, 2),
-            Some('\\') if self.columns => self.push(TokenKind::Comma, 2),
-            Some('\\') => self.push(TokenKind::Semicolon, 2),
-            // The marks around mathematics in running text.
-            Some('[' | ']' | '(' | ')') => self.skip(2),
-            // `\$` is money.
-            Some('$') => match Unit::named("$") {
-                Some(unit) => self.push(TokenKind::Unit(unit), 2),
-                None => self.skip(2),
-            },
-            _ => {
-                let span = Span::new(self.at, self.at + 1);
-                let error = ReadError::new(ReadErrorKind::UnknownCharacter('\\'), span);
-                return Err(error.with_mend(span, ""));
-            }
-        }
-        Ok(())
-    }
-}
-
-/// The length of a raised circle, as LaTeX writes degrees behind `^`: `\circ`, `{\circ}`.
-fn raised_circle(rest: &str) -> Option<usize> {
-    let inside = rest.trim_start();
-    let (inside, braced) = match inside.strip_prefix('{') {
-        Some(inside) => (inside.trim_start(), true),
-        None => (inside, false),
-    };
-    let signs = ["\\circ", "\\degree", "°"];
-    let mut after = signs.iter().find_map(|sign| inside.strip_prefix(sign))?;
-    if braced {
-        after = after.trim_start().strip_prefix('}')?;
-    } else if after.starts_with(|c: char| c.is_ascii_alphabetic()) {
-        return None;
-    }
-    Some(rest.len() - after.len())
 }

@@ -31,7 +31,7 @@ pub(super) fn is_word(letters: &str) -> bool {
 /// Whether it joins words: `of`, `in`, `a`.
 #[must_use]
 pub(super) fn is_joining(letters: &str) -> bool {
-    JOINING.contains(&letters.to_lowercase().as_str())
+    letters.len() <= 2 && JOINING.iter().any(|word| word.eq_ignore_ascii_case(letters))
 }
 
 #[cfg(test)]

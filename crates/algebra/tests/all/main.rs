@@ -12,9 +12,11 @@ mod readings;
 mod rings;
 mod round_trips;
 mod roundings;
+mod school;
 mod sets;
 mod signs;
 mod systems;
+mod told;
 mod worked_forms;
 
 use proptest::prelude::ProptestConfig;

@@ -1,5 +1,6 @@
 //! Figures drawn, as one program: as they come, and at their extremes.
 
+mod counted;
 mod extremes;
 mod hostile;
 mod kinds;

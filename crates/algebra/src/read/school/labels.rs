@@ -1,7 +1,7 @@
 //! Labels before a line and remarks behind it, which say nothing about its mathematics.
 
 use super::super::vocabulary;
-use super::{T, Token, stand, word};
+use super::{T, Token, is, stand, word};
 use crate::line::Relation;
 
 /// Words that lead into a line, longest first.
@@ -93,9 +93,10 @@ const REMARKS: &[&[&str]] = &[
 
 /// Takes labels from the beginning, and remarks from the end; whether they say that the line is the answer.
 pub(super) fn pass_over(tokens: &mut Vec<Token>) -> bool {
-    let answers = tokens.iter().take(3).any(|token| {
-        word(token).is_some_and(|w| matches!(w.as_str(), "answer" | "ans" | "solution"))
-    });
+    let answers = tokens
+        .iter()
+        .take(3)
+        .any(|token| ["answer", "ans", "solution"].iter().any(|name| is(token, name)));
     for _ in 0..6 {
         let before = tokens.len();
         lead(tokens);
