@@ -11,7 +11,7 @@ const APART: f64 = 26.0;
 /// How wide the words below a group are, at least.
 const WORDS: f64 = 84.0;
 /// Most blocks of a kind that are drawn; the label below tells how many there are.
-const MOST: u32 = 60;
+const MOST: u32 = 200;
 /// Most hundreds and most tens in a row.
 const HUNDREDS: u32 = 7;
 const TENS: u32 = 20;

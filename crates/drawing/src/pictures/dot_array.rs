@@ -5,7 +5,7 @@ use crate::scene::{Scene, Shape, Tone};
 const STEP: f64 = 26.0;
 const RADIUS: f64 = 9.0;
 /// Most rows and columns that are drawn.
-const MOST: u32 = 30;
+const MOST: u32 = 60;
 
 /// Lays the dots out; those that are not filled are faint rings.
 pub fn draw(rows: u32, columns: u32, filled: u32) -> Scene {
@@ -42,6 +42,6 @@ mod tests {
         assert_eq!((scene.shapes.len(), hollow.count()), (32, 24));
         assert_eq!(scene.describes, "4 rows of 8 dots, 8 of them filled.");
         assert_eq!(draw(3, 4, 12).describes, "3 rows of 4 dots.");
-        assert_eq!(draw(0, 9_999, 0).shapes.len(), 30);
+        assert_eq!(draw(0, 9_999, 0).shapes.len(), 60);
     }
 }

@@ -9,7 +9,7 @@ const STEP: f64 = 112.0;
 const ROW: usize = 5;
 const HIGH: f64 = 128.0;
 /// More parts than this are not told apart.
-const MOST: u32 = 60;
+const MOST: u32 = 120;
 
 /// Lays the circles out, five in a row, shaded from the top and with the clock.
 pub fn draw(circles: &[Strip]) -> Scene {

@@ -10,13 +10,13 @@ const GAP: f64 = 12.0;
 const ACROSS: u32 = 5;
 /// Groups in a row.
 const ROW: u32 = 4;
-/// Most groups, and most things of a kind in a group.
-const MOST: u32 = 20;
+/// Most things of a kind in a group, and most groups, that are drawn.
+const MOST: [u32; 2] = [40, 60];
 
 /// Lays the groups out; the first kind is filled, the second hollow.
 pub fn draw(names: &[String; 2], each: [u32; 2], groups: u32) -> Scene {
-    let [first, second] = each.map(|count| count.min(MOST));
-    let groups = groups.clamp(1, MOST);
+    let [first, second] = each.map(|count| count.min(MOST[0]));
+    let groups = groups.clamp(1, MOST[1]);
     let rows = [first, second].map(|count| count.div_ceil(ACROSS));
     let wide = f64::from(first.max(second).clamp(1, ACROSS)).mul_add(STEP, 2.0 * INSIDE);
     let high = f64::from(rows[0] + rows[1]).mul_add(STEP, 2.0 * INSIDE);

@@ -12,7 +12,7 @@ const STEP: f64 = 19.0;
 const HIGH: u32 = 5;
 const APART: f64 = 30.0;
 /// Most figures, and most dots of one, that are drawn.
-const MOST: u32 = 80;
+const MOST: u32 = 400;
 
 /// Lays the figures out side by side, each with its count below.
 pub fn draw(kind: PatternKind, counts: &[u32]) -> Scene {

@@ -7,7 +7,7 @@ const SIDE: f64 = 12.0;
 /// Height of the digits.
 const TOP: f64 = 12.0;
 /// Most digits that are laid out.
-const MOST: usize = 24;
+const MOST: usize = 40;
 
 /// Lays the digits out; an arc below for each hop, and the new point on honey.
 pub fn draw(digits: &[String], from: u32, to: u32) -> Scene {

@@ -9,7 +9,7 @@ const STEP: f64 = 52.0;
 /// Room for the labels on the right.
 const LABEL: f64 = 86.0;
 /// More parts than this are not told apart.
-const MOST: u32 = 120;
+const MOST: u32 = 200;
 
 /// Lays the strips out below each other.
 pub fn draw(strips: &[Strip]) -> Scene {

@@ -10,7 +10,7 @@ const FIVE: f64 = 66.0;
 /// Fives in a row.
 const ROW: u32 = 6;
 /// Most marks that are drawn.
-const MOST: u32 = 150;
+const MOST: u32 = 1_000;
 
 /// Lays the marks out, six fives in a row.
 pub fn draw(count: u32) -> Scene {

@@ -11,7 +11,7 @@ const APART: f64 = 26.0;
 /// Small tiles stand in columns of so many, as high as a bar.
 const HIGH: u32 = 3;
 /// Most tiles of a kind that are drawn.
-const MOST: u32 = 60;
+const MOST: u32 = 200;
 
 /// Width and height of a tile.
 fn size(label: &str) -> [f64; 2] {

@@ -129,7 +129,7 @@ proptest! {
     }
 
     #[test]
-    fn dots_are_as_many_as_they_should_be(rows in 1u32..15, columns in 1u32..15, part in 0.0f64..1.0) {
+    fn dots_are_as_many_as_they_should_be(rows in 1u32..=60, columns in 1u32..=60, part in 0.0f64..1.0) {
         let filled = (f64::from(rows * columns) * part) as u32;
         let all = dots(&draw(&Figure::DotArray { rows, columns, filled }));
         prop_assert_eq!(all.len() as u32, rows * columns);
@@ -145,7 +145,7 @@ proptest! {
     }
 
     #[test]
-    fn groups_are_alike(first in 0u32..9, second in 0u32..9, groups in 1u32..9) {
+    fn groups_are_alike(first in 0u32..=40, second in 0u32..=40, groups in 1u32..=60) {
         let names = ["bees".to_owned(), "drones".to_owned()];
         let all = dots(&draw(&Figure::Groups { names, each: [first, second], groups }));
         let hollow = all.iter().filter(|(_, hollow)| *hollow).count() as u32;
@@ -153,7 +153,7 @@ proptest! {
     }
 
     #[test]
-    fn tally_marks_are_counted(count in 0u32..150) {
+    fn tally_marks_are_counted(count in 0u32..=1_000) {
         prop_assert_eq!(draw(&Figure::Tally { count }).shapes.len() as u32, count);
     }
 
@@ -183,7 +183,7 @@ proptest! {
     }
 
     #[test]
-    fn blocks_are_all_there(hundreds in 0u32..12, tens in 0u32..25, ones in 0u32..25) {
+    fn blocks_are_all_there(hundreds in 0u32..=200, tens in 0u32..=200, ones in 0u32..=200) {
         let scene = draw(&Figure::Blocks { hundreds, tens, ones });
         prop_assert_eq!(boxes(&scene, Tone::Honey).len() as u32, hundreds + tens + ones);
     }
@@ -223,7 +223,7 @@ proptest! {
     }
 
     #[test]
-    fn each_figure_of_a_pattern_has_one_more(first in 1u32..6, step in 1u32..5) {
+    fn each_figure_of_a_pattern_has_one_more(first in 1u32..200, step in 1u32..60) {
         let counts: Vec<u32> = (0..4).map(|n| first + step * n).collect();
         let scene = draw(&Figure::Pattern { built: PatternKind::Dots, counts: counts.clone() });
         prop_assert_eq!(dots(&scene).len() as u32, counts.iter().sum::<u32>());
@@ -241,6 +241,22 @@ proptest! {
         prop_assert_eq!([!ends[0].1, !ends[1].1], closed);
         prop_assert_eq!(ends[0].0, place(&scene, "l"));
         prop_assert_eq!(ends[1].0, place(&scene, "h"));
+    }
+}
+
+#[test]
+fn counters_of_both_kinds_are_all_there() {
+    for (positive, negative, pairs) in
+        [(0, 0, 0), (3, 5, 3), (24, 25, 24), (200, 200, 200), (200, 0, 0)]
+    {
+        let scene = draw(&Figure::Counters { positive, negative, pairs });
+        let hollow = dots(&scene).iter().filter(|(_, hollow)| *hollow).count() as u32;
+        assert_eq!((dots(&scene).len() as u32 - hollow, hollow), (positive, negative));
+        let crossed =
+            scene.shapes.iter().filter(|shape| matches!(shape, Shape::Line { .. })).count() as u32;
+        assert_eq!(crossed, pairs);
+        let inside = dots(&scene).iter().all(|([x, y], _)| *x < scene.width && *y < scene.height);
+        assert!(inside, "{}", scene.describes);
     }
 }
 
