@@ -72,6 +72,12 @@ pub enum Rule {
     CrossMultiply,
     /// Worked out the numbers.
     Evaluate,
+    /// Wrote all quantities in one unit.
+    SameUnits,
+    /// Added hours to hours, and minutes to minutes.
+    AddLikeUnits,
+    /// Wrote sixty minutes as an hour, sixty seconds as a minute.
+    CarryUnits,
     /// Wrote the reciprocal of both sides.
     Reciprocals,
     /// Got every term with a letter on one side, and all else on the other.
@@ -302,6 +308,8 @@ pub enum Law {
     FactorialQuotient,
     /// `C(n, k) = n!/(k!(n - k)!)`
     Choices,
+    /// The number of arrangements, by factorials.
+    Arrangements,
     /// Per cent: of a hundred.
     PerCent,
     /// The digits of a numeral, each times its place.

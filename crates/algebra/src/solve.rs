@@ -26,6 +26,7 @@ pub use worked::linear::{linear_coefficients, solve_linear, solve_undoing};
 pub use worked::nonlinear_systems::eliminate_terms;
 pub use worked::one_unknown::{OneUnknown, Way, one_unknown, solution_line};
 pub use worked::proportion::{Place, Proportion, ProportionMethod, solve_proportion};
+pub use worked::quantities::in_units;
 pub use worked::rationalise::rationalised;
 pub use worked::three_equations::eliminate_three;
 pub use worked::two_equations::{eliminate, substitute};

@@ -4,23 +4,24 @@
 mod board;
 mod hints;
 mod keypad;
+mod marks;
 mod task;
+mod world;
 
 pub use board::judge_board;
 pub use keypad::{Keypad, KeypadSize};
+pub use marks::{Marks, marks};
 pub use teaching::reading::DeskLine;
 
 use self::task::{Progress, Task};
+use self::world::World;
 use algebra::work::{self, Purse};
 use algebra::write::{latex_line, speech_line, text_line};
-use algebra::{
-    Expr, ExprKind, Light, Line, Options, Role, read_in_light, read_line, read_line_with,
-};
+use algebra::{Expr, ExprKind, Light, Line, Options, Role, read_line, read_line_with};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
 use teaching::WorkingLine;
 use teaching::ids::SlipId;
-use teaching::problem::setting;
 use teaching::reading::characters;
 use teaching::stored;
 use teaching::verdict::{LineVerdict, VerdictWord};
@@ -113,29 +114,11 @@ impl Judgement {
 /// Never: a rung whose line cannot be read is judged as a story without an equation.
 #[must_use]
 pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
-    let quantities = reads_units(rung);
-    let options = Options { quantities, ..Options::default() };
-    let light = light(rung, lines);
-    let problem =
-        read_in_light(&rung.line, options, &light).map_or(Line::NoSolution, |reading| reading.line);
-    let in_degrees = has_degrees(&problem);
-    let asks_degrees = rung.answer.read().is_some_and(|answer| has_degrees(&answer));
-    let task = Task {
-        setting: setting(&problem, &rung.unknown, &rung.given),
-        form: rung.answer.form.clone(),
-        key: rung.answer.text.clone(),
-        problem,
-        unknown: rung.unknown.clone(),
-        // In a story without a letter there is nothing to set up: its lines are compared with the value.
-        story: rung.story && !rung.unknown.is_empty(),
-        light,
-        quantities,
-        in_degrees: in_degrees || asks_degrees,
-        asks_degrees,
-    };
+    let task = Task::of(rung, lines);
     // In a story the student sets up the equation: there is no line above the first one.
     let is_words = rung.answer.is_words();
     let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
+    let world = World::of(rung);
     let mut judged = Vec::new();
     let mut answered = false;
     let mut purse = Purse::new(work::LINE, ALL_LINES);
@@ -143,10 +126,20 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         progress.aside = false;
         let before = progress.clone();
         let found = purse.pay(|| {
-            if is_words {
+            let said = if is_words {
                 task.judge_words(line, &rung.answer.value, &mut progress)
             } else {
                 task.judge(line, &mut progress)
+            };
+            if said.answers {
+                return said;
+            }
+            match world.hear(&task, line, &said, &before) {
+                Some((heard, after)) => {
+                    progress = after;
+                    heard
+                }
+                None => said,
             }
         });
         judged.push(found.unwrap_or_else(|work::Stopped| {
@@ -173,7 +166,47 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         (Some(above), ..) => purse.pay(|| hints::next(above, &task.unknown)).unwrap_or_default(),
         (None, ..) => Vec::new(),
     };
+    let mut next = next;
+    if !answered {
+        keep_the_answer(&world, &mut judged, &mut next, lines);
+    }
     Judgement { finished: answered && sound, answered, lines: judged, next }
+}
+
+/// Whether the problem names the letter that it asks for: "Solve 3x = 12", not "How many jars are there?"
+fn asks_letter(rung: &Rung) -> bool {
+    let letters = |text: &str| {
+        read_line_with(text, Options { latex: true, ..Options::default() })
+            .is_ok_and(|reading| reading.line.symbols().contains(&rung.unknown))
+    };
+    !rung.unknown.is_empty()
+        && (rung.prompt.split('$').skip(1).step_by(2).any(letters)
+            || rung
+                .prompt
+                .split(|c: char| !c.is_alphanumeric())
+                .any(|word| word == rung.unknown && word != "a" && word != "A"))
+}
+
+/// Takes out of what is said of wrong lines whatever tells the number that is asked for; the strongest hint may.
+fn keep_the_answer(
+    world: &World<'_>,
+    judged: &mut [JudgedLine],
+    next: &mut Vec<String>,
+    lines: &[DeskLine],
+) {
+    for line in judged.iter_mut().filter(|line| line.verdict.word != VerdictWord::Holds) {
+        if world.tells(&line.verdict.says, lines) {
+            line.verdict.says = "This does not follow. Look at it again.".into();
+        }
+        if let Some(strongest) = line.hints.pop() {
+            line.hints.retain(|hint| !world.tells(hint, lines));
+            line.hints.push(strongest);
+        }
+    }
+    if let Some(strongest) = next.pop() {
+        next.retain(|hint| !world.tells(hint, lines));
+        next.push(strongest);
+    }
 }
 
 /// What a problem and its lines tell about the names in each other.

@@ -1,13 +1,16 @@
 //! One line after another, each judged by what its role allows.
 
-use super::{DeskLine, JudgedLine, hints, unreadable};
+use super::{
+    DeskLine, JudgedLine, asks_letter, has_degrees, hints, light, reads_units, unreadable,
+};
 use algebra::degrees::in_radians;
 use algebra::form::Form;
 use algebra::{
-    Expr, ExprKind, Light, Line, Reading, Relation, Role, Setting, StepVerdict, compare_given,
-    judge_alone,
+    Expr, ExprKind, Light, Line, Options, Reading, Relation, Role, Setting, StepVerdict,
+    compare_given, judge_alone, read_in_light,
 };
-use teaching::problem::told_rounded;
+use skills::ladder::Rung;
+use teaching::problem::{setting, told_rounded};
 use teaching::reading::best_reading;
 use teaching::shape::{as_equation, carried, is_side_calculation, role, solved, with_near};
 use teaching::verdict::{LineVerdict, VerdictWord};
@@ -32,6 +35,10 @@ pub(super) struct Task {
     pub in_degrees: bool,
     /// Whether the answer is an angle in degrees.
     pub asks_degrees: bool,
+    /// Whether the problem names the letter that it asks for.
+    pub asks_letter: bool,
+    /// Whether a numeral in a base is asked for.
+    pub asks_numeral: bool,
 }
 
 /// How far the working has come.
@@ -59,14 +66,58 @@ impl Progress {
         Self { above, ..Self::default() }
     }
 
+    /// The same, with the last line beside the working or in it.
+    #[must_use]
+    pub fn with_aside(&self, aside: bool) -> Self {
+        Self { aside, ..self.clone() }
+    }
+
+    /// The same, with the line that the next one is compared with.
+    #[must_use]
+    pub fn below(&self, above: Line) -> Self {
+        Self { above: Some(above), aside: false, ..self.clone() }
+    }
+
+    /// Gives a value a name for the lines below.
+    pub fn name(&mut self, name: &str, value: &Expr) {
+        self.meanings.retain(|(known, _)| known != name);
+        self.meanings.push((name.to_owned(), value.clone()));
+    }
+
     /// The line with every letter that was given a meaning replaced by it.
-    fn written_out(&self, line: &Line) -> Line {
+    pub fn written_out(&self, line: &Line) -> Line {
         let all = self.meanings.iter().rev();
         all.fold(line.clone(), |line, (letter, value)| line.with(letter, value))
     }
 }
 
 impl Task {
+    /// The task of a rung, in the light of all that is written below it.
+    pub(super) fn of(rung: &Rung, lines: &[DeskLine]) -> Self {
+        let quantities = reads_units(rung);
+        let options = Options { quantities, ..Options::default() };
+        let light = light(rung, lines);
+        let problem = read_in_light(&rung.line, options, &light)
+            .map_or(Line::NoSolution, |reading| reading.line);
+        let in_degrees = has_degrees(&problem);
+        let asks_degrees = rung.answer.read().is_some_and(|answer| has_degrees(&answer));
+        Self {
+            setting: setting(&problem, &rung.unknown, &rung.given),
+            form: rung.answer.form.clone(),
+            key: rung.answer.text.clone(),
+            problem,
+            unknown: rung.unknown.clone(),
+            // In a story without a letter there is nothing to set up: its lines are compared with the value.
+            story: rung.story && !rung.unknown.is_empty(),
+            light,
+            quantities,
+            in_degrees: in_degrees || asks_degrees,
+            asks_degrees,
+            asks_letter: asks_letter(rung),
+            asks_numeral: rung.answer.value.contains('_'),
+        }
+    }
+
     /// A line under a problem whose answer is words: the words, or a calculation that leads there.
     pub(super) fn judge_words(
         &self,
@@ -122,7 +173,14 @@ impl Task {
         };
         let value = Line::Expression(last.clone());
         let fits = match self.form {
-            Form::Any => last.as_plain_number().is_some() || algebra::write::text(last) == self.key,
+            Form::Any => {
+                // Where a numeral is asked for, numerals are values.
+                let is_numeral = self.asks_numeral && matches!(last.kind, ExprKind::Number(_));
+                is_worked_out(last) || is_numeral || algebra::write::text(last) == self.key
+            }
+            Form::LowestTerms if self.problem.symbols().is_empty() => {
+                is_worked_out(last) && self.form.fits(&value)
+            }
             _ => self.form.fits(&value),
         };
         fits && matches!(self.compare(&self.problem, &value), StepVerdict::Equivalent { .. })
@@ -135,6 +193,14 @@ impl Task {
 
     /// Whether a line is the answer rounded as it was asked for, with `≈` or without.
     fn is_rounded_answer(&self, line: &Line) -> bool {
+        // Under an equation a number alone is the value of its letter.
+        let line = &match (line, &self.problem) {
+            (_, Line::Expression(_)) => line.clone(),
+            (Line::Expression(value) | Line::Rounded(value), _) if !self.unknown.is_empty() => {
+                Line::equation(Expr::symbol(&self.unknown), value.clone())
+            }
+            _ => line.clone(),
+        };
         self.nearly(line).is_some_and(|near| {
             // `2π × 7 ≈ 44.0` under an expression.
             let near = match (&self.problem, told_rounded(&near)) {
@@ -149,6 +215,12 @@ impl Task {
     fn nearly(&self, line: &Line) -> Option<Line> {
         let near = with_near(line).filter(|_| self.rounds())?;
         Some(if self.asks_degrees { in_degrees(near) } else { near })
+    }
+
+    /// What is said of a line that stands right below the problem.
+    pub(super) fn says_of(&self, line: &Line) -> LineVerdict {
+        let step = self.compare(&self.problem, line);
+        words::step_says(&step, &self.unknown, Against::Problem(&self.problem))
     }
 
     fn holds(&self, from: &Line, to: &Line) -> bool {
@@ -427,7 +499,7 @@ impl Task {
     }
 
     /// Whether the line tells the solutions of the problem: `x = 7` (or `7 = x` is not yet in that form).
-    fn is_answer(&self, line: &Line) -> bool {
+    pub(super) fn is_answer(&self, line: &Line) -> bool {
         if self.rounds() {
             return self.is_rounded_answer(line);
         }
@@ -446,6 +518,25 @@ impl Task {
             return self.fits_story(line);
         }
         matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
+    }
+}
+
+/// Whether nothing is left to be worked out: `34`, `-3/4`, `2 1/2`, `12%`; not `68/2`, nor `402_5`.
+pub(super) fn is_worked_out(value: &Expr) -> bool {
+    let is_plain = |part: &Expr| {
+        matches!(&part.kind, ExprKind::Number(written)
+            if !matches!(written.notation(), algebra::number::Notation::Based { .. }))
+    };
+    match &value.kind {
+        ExprKind::Negative(inside) | ExprKind::Percent(inside) | ExprKind::Degree(inside) => {
+            is_worked_out(inside)
+        }
+        ExprKind::Divide(above, below) => {
+            is_plain(above)
+                && is_plain(below)
+                && Form::LowestTerms.fits(&Line::Expression(value.clone()))
+        }
+        _ => is_plain(value),
     }
 }
 

@@ -11,6 +11,7 @@ mod serve;
 
 use clap::{Parser, Subcommand};
 use protocol::check::{self, CheckAnswer};
+use protocol::desk::{self, DeskAnswer};
 use protocol::solve::{self, SolveAnswer};
 use serde::Serialize;
 use serde_json::Value;
@@ -36,6 +37,8 @@ enum Command {
     Check,
     /// Solves: one JSON task a line on standard input, one JSON answer with its working a line on standard output.
     Solve,
+    /// Judges whole solutions: a rung and its lines as JSON on standard input, what the Step Desk says on standard output.
+    Desk,
     /// Looks a text or a lesson over, and tells what is wrong in it.
     SecondLook(second_look::Options),
     /// Makes a ladder, or lists the skills.
@@ -51,6 +54,7 @@ fn main() -> ExitCode {
         Command::Solve => {
             each(solve::answer_line, |says| SolveAnswer::unreadable(Value::Null, says))
         }
+        Command::Desk => each(desk::answer_line, |says| DeskAnswer::unreadable(Value::Null, says)),
         Command::SecondLook(options) => match second_look::run(&options) {
             // As of other programs that look for faults: none found is a success.
             Ok(0) => Ok(()),

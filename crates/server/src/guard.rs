@@ -3,6 +3,7 @@
 
 use crate::app::Site;
 use crate::error::{ApiError, FailureKind};
+use axum::body::HttpBody;
 use axum::extract::{Request, State};
 use axum::http::header::{
     CACHE_CONTROL, CONTENT_SECURITY_POLICY, HOST, HeaderName, ORIGIN, REFERRER_POLICY,
@@ -15,6 +16,7 @@ use std::any::Any;
 use std::net::IpAddr;
 use std::sync::Arc;
 use std::time::Duration;
+use tokio::sync::Semaphore;
 
 const POLICY: &str = "default-src 'self'; script-src 'self'; style-src 'self'; \
     style-src-attr 'unsafe-inline'; font-src 'self' data:; img-src 'self' data:; \
@@ -91,6 +93,38 @@ async fn within(limit: Duration, answer: impl Future<Output = Response>) -> Resp
     }
 }
 
+/// A body of more bytes than this has to wait for its place.
+const LARGE: u64 = 256 << 10;
+/// How many large bodies are in memory at once: eight of the largest take 200 MB.
+static PLACES: Semaphore = Semaphore::const_new(8);
+/// How long one waits for its place.
+const WAITS: Duration = Duration::from_secs(4);
+
+/// Lets few large bodies in at a time, whoever sends them: they are held in memory before anybody's turn comes.
+pub(crate) async fn few_large(request: Request, next: Next) -> Response {
+    if !is_large(&request) {
+        return next.run(request).await;
+    }
+    in_place(&PLACES, WAITS, next.run(request)).await
+}
+
+async fn in_place(
+    places: &Semaphore,
+    waits: Duration,
+    answer: impl Future<Output = Response>,
+) -> Response {
+    match tokio::time::timeout(waits, places.acquire()).await {
+        Ok(Ok(_place)) => answer.await,
+        _ => ApiError::busy(5).into_response(),
+    }
+}
+
+/// Whether a body is large, or does not say how large it is.
+fn is_large(request: &Request) -> bool {
+    let hint = request.body().size_hint();
+    !request.body().is_end_stream() && hint.exact().is_none_or(|bytes| bytes > LARGE)
+}
+
 /// Answers for a request whose code fell over: our own mistake, and told as such.
 pub(crate) fn fell(cause: Box<dyn Any + Send>) -> Response {
     let text = cause.downcast_ref::<String>().map(String::as_str);
@@ -155,6 +189,30 @@ mod tests {
         assert!(failure.says.contains("with less at a time"), "{}", failure.says);
         let done = within(Duration::ZERO, std::future::ready(StatusCode::OK.into_response())).await;
         assert_eq!(done.status(), StatusCode::OK);
+    }
+
+    #[tokio::test]
+    async fn few_large_bodies_are_held_at_a_time() {
+        let places = Semaphore::new(1);
+        let fine = || std::future::ready(StatusCode::OK.into_response());
+        assert_eq!(in_place(&places, Duration::ZERO, fine()).await.status(), StatusCode::OK);
+        let other = places.acquire().await.expect("a place");
+        let full = in_place(&places, Duration::ZERO, fine()).await;
+        assert_eq!(full.headers()["retry-after"], "5");
+        let (status, failure) = told(full).await;
+        assert_eq!((status, failure.kind), (StatusCode::SERVICE_UNAVAILABLE, FailureKind::Busy));
+        drop(other);
+        assert_eq!(in_place(&places, Duration::ZERO, fine()).await.status(), StatusCode::OK);
+    }
+
+    #[test]
+    fn lines_of_a_student_are_no_large_body() {
+        for (bytes, large) in
+            [(0, false), (20_000, false), (LARGE as usize, false), (LARGE as usize + 1, true)]
+        {
+            let request = Request::new(Body::from(vec![b'a'; bytes]));
+            assert_eq!(is_large(&request), large, "{bytes}");
+        }
     }
 
     #[tokio::test]

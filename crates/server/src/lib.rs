@@ -50,6 +50,7 @@ pub fn router(app: App, web: &Path) -> Router {
         .layer(axum::middleware::from_fn_with_state(Arc::clone(&site), guard::known_host))
         .layer(axum::middleware::from_fn_with_state(site, guard::headers))
         .layer(DefaultBodyLimit::max(BODY_BYTES))
+        .layer(axum::middleware::from_fn(guard::few_large))
         .layer(axum::middleware::from_fn(guard::in_time))
         .layer(CompressionLayer::new())
         .layer(CatchPanicLayer::custom(guard::fell))

@@ -6,11 +6,13 @@ mod of_skill;
 
 pub(crate) use of_skill::{MethodDoesNotFit, OfSkill, one_unknown};
 
+use algebra::budget::Budget;
 use algebra::degrees::{in_degrees as in_degrees_written, in_radians, values_in_degrees};
+use algebra::normal::{Normaliser, NotNormal, Values};
 use algebra::solve::Rule;
 use algebra::write::text_line;
 use algebra::{
-    Assumptions, Expr, ExprKind, Line, Options, ReadError, Role, Setting, StepVerdict,
+    Assumptions, Condition, Expr, ExprKind, Line, Options, ReadError, Role, Setting, StepVerdict,
     compare_given, read_line, read_line_with,
 };
 use teaching::WorkingLine;
@@ -211,7 +213,7 @@ impl From<OfSkill> for Solved {
 
 /// A working that is proved line by line, or why there is none.
 fn given_out(worked: Result<Worked, String>, setting: &Setting) -> Result<Solved, NotSolved> {
-    let worked = worked?;
+    let worked = with_restrictions(worked?, setting);
     let (working, answer) = proved(&worked.working, setting)
         .ok_or("This could not be worked: a line of it was not proved, so none is given.")?;
     Ok(Solved {
@@ -221,6 +223,35 @@ fn given_out(worked: Result<Worked, String>, setting: &Setting) -> Result<Solved
         methods: worked.methods,
         working,
     })
+}
+
+/// Where something was cancelled, the last line says for which values it is left out: `x + 3`, for x ≠ 3.
+fn with_restrictions(mut worked: Worked, setting: &Setting) -> Worked {
+    let [Draft::Line { line: first, .. }, .., Draft::Line { line: last, reason, .. }] =
+        &mut worked.working.0[..]
+    else {
+        return worked;
+    };
+    let (Line::Expression(_), Line::Expression(end), StepVerdict::Equivalent { mut provided }) =
+        (&*first, &*last, compare_given(first, last, setting))
+    else {
+        return worked;
+    };
+    // What the last line still shows by itself is not said.
+    provided.retain(|condition| match condition {
+        Condition::Not { letter, value } => has_value(&end.with(letter, &Expr::rational(value))),
+        _ => false,
+    });
+    if !provided.is_empty() {
+        reason.says = format!("{}, for {}", reason.says, teaching::words::domain(&provided));
+    }
+    worked
+}
+
+/// Whether an expression without letters has a value.
+fn has_value(expr: &Expr) -> bool {
+    let (none, mut budget) = (Values::new(), Budget::for_verdict());
+    Normaliser::new(&none, &mut budget).build(expr) != Err(NotNormal::Undefined)
 }
 
 /// The lines, proved; when one in the middle is not, only the problem and the answer, if these are.

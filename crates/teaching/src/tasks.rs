@@ -306,7 +306,38 @@ pub fn rearrange(line: &Line, letter: &str, assumed: &Assumptions) -> Result<Wor
         Some(end) => end.clone(),
         None => answer,
     };
+    // √(V/(hπ)), not √(Vhπ)/(π|h|), below r² = V/(hπ).
+    if let Some((rooted, index)) = end.as_ref().and_then(|end| rooted(end, letter, &answer)) {
+        let setting = Setting { unknown: Some(letter.to_owned()), assumed: assumed.clone() };
+        if matches!(compare_given(line, &rooted, &setting), StepVerdict::Equivalent { .. }) {
+            let mut found = on_the_way_to(rooted, line, letter, on_the_way);
+            if let Some(Draft::Line { reason, .. }) = found.working.0.last_mut() {
+                *reason = Rule::RootBoth(index).into();
+                if index % 2 == 0 && !matches!(answer, Line::AnyOf(_)) {
+                    reason.says = format!("Take the root of both sides: ${letter}$ is positive");
+                }
+            }
+            return Ok(found);
+        }
+    }
     Ok(on_the_way_to(answer, line, letter, on_the_way))
+}
+
+/// The root of both sides of `r² = V/(hπ)`, with as many values as the answer has, and its index.
+fn rooted(end: &Line, letter: &str, answer: &Line) -> Option<(Line, u32)> {
+    let (left, value) = end.as_equation()?;
+    let ExprKind::Power(base, exponent) = &left.kind else { return None };
+    let index = (2..=9).find(|n| **exponent == Expr::int(i64::from(*n)))?;
+    if **base != Expr::symbol(letter) {
+        return None;
+    }
+    let root: Expr = ExprKind::Root { index, radicand: Box::new(value.clone()) }.into();
+    let is = |value: Expr| Line::equation(Expr::symbol(letter), value);
+    let line = match answer {
+        Line::AnyOf(_) => Line::AnyOf(vec![is(root.clone()), is(root.negative())]),
+        _ => is(root),
+    };
+    Some((line, index))
 }
 
 /// A formula, the lines on the way, and the answer.

@@ -2,7 +2,7 @@
 //!
 //! `one_unknown` works any line in one unknown; `linear` and `proportion` their own kinds by the methods of a class.
 //! `two_equations`, `three_equations` and `nonlinear_systems` work systems; `inverse_operations` and `gathered_terms`
-//! formulas; `arithmetic`, `expanding`, `factorising`, `laws`, `common_denominator` and `rationalise` expressions.
+//! formulas; `arithmetic`, `expanding`, `factorising`, `laws`, `common_denominator`, `quantities` and `rationalise` expressions.
 
 pub(crate) mod arithmetic;
 pub(crate) mod common_denominator;
@@ -16,6 +16,7 @@ pub(crate) mod nonlinear_systems;
 pub(crate) mod one_unknown;
 pub(crate) mod outermost;
 pub(crate) mod proportion;
+pub(crate) mod quantities;
 pub(crate) mod rationalise;
 pub(crate) mod rows;
 pub(crate) mod steps;

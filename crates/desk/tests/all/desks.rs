@@ -66,7 +66,8 @@ fn proportions_are_worked_in_any_fair_way() {
     desk(&rung, &[("15/6 = 10/n", "holds"), ("n = 4", "holds")], true);
     desk(&rung, &[("10n = 90", "breaks"), ("n = 9", "holds")], false);
     desk(&rung, &[("n = 60/15", "holds")], false);
-    desk(&rung, &[("4", "breaks")], false);
+    desk(&rung, &[("4", "holds")], true);
+    desk(&rung, &[("5", "breaks")], false);
     desk(&rung, &[("n = 4.0", "holds")], true);
 }
 

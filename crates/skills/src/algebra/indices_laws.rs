@@ -355,14 +355,19 @@ fn fractional(draw: &mut Draw) -> Posed {
             .then(&format!("1/{b}^({above}/{below})"), "A negative exponent makes the reciprocal");
     }
     let over = if negative { "1/" } else { "" };
-    lines = lines.then(
-        &format!("{over}({rooted})^{above}"),
-        "The denominator of the exponent is the root, its numerator the power",
-    );
-    lines = lines.then(&format!("{over}{root}^{above}"), "Take the root");
-    if above > 1 {
-        lines = lines.then(&answer, "Work the power out");
-    }
+    lines = if above == 1 {
+        lines
+            .then(&format!("{over}{rooted}"), "The denominator of the exponent is the root")
+            .then(&answer, "Take the root")
+    } else {
+        lines
+            .then(
+                &format!("{over}({rooted})^{above}"),
+                "The denominator of the exponent is the root, its numerator the power",
+            )
+            .then(&format!("{over}{root}^{above}"), "Take the root")
+            .then(&answer, "Work the power out")
+    };
     Posed::value(
         format!("Work out {} without a calculator.", tex(&typed)),
         line(&typed),

@@ -7,7 +7,7 @@ use algebra::normal::{Normaliser, Quotient, Values, gcd};
 use algebra::number::{Notation, Written, decimal_places, to_decimal_text};
 use algebra::solve::{
     Law, Rule, arithmetic, by_laws, by_laws_of_numbers, double_angles, expanding, has_brackets,
-    over_one_denominator, rationalised, shortest_ratio,
+    in_units, over_one_denominator, rationalised, shortest_ratio,
 };
 use algebra::write::text;
 use algebra::{Expr, ExprKind, Function, Line, Role};
@@ -31,6 +31,10 @@ pub fn simplify(expr: &Expr) -> Result<Worked, String> {
             }
         };
         return Ok(in_steps(expr, vec![(ratio, Rule::ByLaw(Law::SharedFactor))]));
+    }
+    let lines = in_units(expr);
+    if !lines.is_empty() {
+        return Ok(in_steps(expr, lines));
     }
     let value = normal(expr).ok_or_else(|| why_not(expr))?;
     let answer = as_typed(expr, &value).unwrap_or_else(|| value.to_expr());

@@ -173,6 +173,9 @@ pub fn reason(rule: &Rule) -> String {
             "Multiply above and below by the same sum with the other sign: the root below goes"
                 .into()
         }
+        Rule::SameUnits => "Write all in one unit".into(),
+        Rule::AddLikeUnits => "Add each unit by itself".into(),
+        Rule::CarryUnits => "Sixty minutes are an hour, sixty seconds a minute: carry them".into(),
         Rule::Cancel => "Cancel what stands both above and below".into(),
         Rule::BracketsFirst => "Brackets and powers come first".into(),
         Rule::ProductsFirst => "Multiply and divide before adding and subtracting".into(),
@@ -211,6 +214,7 @@ fn by_law(law: Law) -> &'static str {
         Law::LogarithmOfPower => "$\\log a^n = n \\log a$",
         Law::Factorial => "A factorial is the product of the whole numbers up to it",
         Law::FactorialQuotient => "Cancel the smaller factorial",
+        Law::Arrangements => "The number of arrangements: ${}^nP_k = \\frac{n!}{(n-k)!}$",
         Law::Choices => "The number of choices: $\\binom{n}{k} = \\frac{n!}{k!(n-k)!}$",
         Law::PerCent => "Per cent means out of a hundred",
         Law::PlaceValues => "Each digit times the value of its place",

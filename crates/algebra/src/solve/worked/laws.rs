@@ -28,7 +28,8 @@ use logarithms::{
 };
 use num_traits::{One, ToPrimitive, Zero};
 use numbers::{
-    choices, factorial, factorial_quotient, improper, per_cent, place_values, recurring,
+    arrangements, choices, factorial, factorial_quotient, improper, per_cent, place_values,
+    recurring,
 };
 
 /// Most lines that laws write.
@@ -60,6 +61,7 @@ const NUMBER_LAWS: &[(Law, Change)] = &[
     (Law::DivideByFraction, divide_by_fraction),
     (Law::FactorialQuotient, factorial_quotient),
     (Law::Choices, choices),
+    (Law::Arrangements, arrangements),
     (Law::Factorial, factorial),
     (Law::PerCent, per_cent),
     (Law::PlaceValues, place_values),

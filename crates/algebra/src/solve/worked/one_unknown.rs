@@ -147,6 +147,10 @@ pub fn one_unknown(
     };
     writer.go_on(line)?;
     let last = writer.steps.last().map(|step| step.line.clone());
+    // `log 50` is told as it was found, not as ln 50/ln 10.
+    let told =
+        last.as_ref().filter(|last| is_value(last, letter) && tells_logarithm(last, &answer));
+    let answer = told.cloned().unwrap_or(answer);
     let differs = last.as_ref() != Some(&answer);
     let mut checked = false;
     if writer.may_add
@@ -185,6 +189,16 @@ pub fn one_unknown(
         Some(wanted) if wanted != way => Err(Unsolved::NotThisMethod),
         _ => Ok(OneUnknown { steps: writer.steps, way, ways }),
     }
+}
+
+/// Whether both tell a value by logarithms, the first in hardly more signs.
+fn tells_logarithm(first: &Line, second: &Line) -> bool {
+    let is_logarithm = |part: &Expr| matches!(&part.kind, ExprKind::Call { function, .. } if matches!(function, Function::Ln | Function::Log));
+    let has = |line: &Line| {
+        line.expressions().into_iter().any(|side| side.any(&mut |part| is_logarithm(part)))
+    };
+    let length = |line: &Line| crate::write::text_line(line).chars().count();
+    has(first) && has(second) && length(first) <= length(second) + 2
 }
 
 /// `2x = π/3 or 2x = 5π/3` between `cos 2x = 1/2` and its solutions; nothing for the plain letter.
@@ -318,11 +332,18 @@ impl Writer<'_> {
     }
 
     /// Writes the lines from `line` to its solutions, without the last.
+    /// Whether a line tells the unknown's value.
+    fn is_told(&self, line: &Line) -> bool {
+        line.as_equation().is_some_and(|(left, right)| {
+            *left == Expr::symbol(self.letter) && !right.symbols().contains(self.letter)
+        })
+    }
+
     fn go_on(&mut self, line: &Line) -> Result<(), Unsolved> {
         if self.steps.len() >= LINES {
             return Ok(());
         }
-        if self.in_waves(line) {
+        if self.is_told(line) || self.in_waves(line) {
             return Ok(());
         }
         if let Some((next, rule, role)) = self.undone(line) {

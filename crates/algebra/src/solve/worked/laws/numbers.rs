@@ -43,6 +43,14 @@ pub(super) fn choices(part: &Expr) -> Option<Expr> {
     fits.then(|| of(n).over(of(k).times(of(n - k))))
 }
 
+pub(super) fn arrangements(part: &Expr) -> Option<Expr> {
+    let ExprKind::Call { function: Function::Arrange, arguments } = &part.kind else { return None };
+    let [n, k] = &arguments[..] else { return None };
+    let (n, k) = (whole_number(n)?, whole_number(k)?);
+    let of = |n: i64| -> Expr { ExprKind::Factorial(Box::new(whole(n))).into() };
+    (k >= 0 && k <= n).then(|| of(n).over(of(n - k)))
+}
+
 pub(super) fn per_cent(part: &Expr) -> Option<Expr> {
     let ExprKind::Percent(a) = &part.kind else { return None };
     whole_number(a).map(|n| whole(n).over(whole(100)))

@@ -70,8 +70,21 @@ impl Writer<'_> {
                 let next = Line::equation(left.clone(), power);
                 return Some((next, Rule::SameBase((**base).clone()), Role::Follows));
             }
-            let next = Line::equation((**exponent).clone(), value);
+            // x ln 2 = ln 5, and then x = ln 5/ln 2.
+            let is_number = base.as_plain_number().is_some_and(|b| b.is_positive() && !b.is_one());
+            let next = if **base == Expr::int(10) && value.as_plain_number().is_none() {
+                let log =
+                    ExprKind::Call { function: Function::Log, arguments: vec![right.clone()] };
+                Line::equation((**exponent).clone(), log.into())
+            } else if is_number && value.as_plain_number().is_none() {
+                Line::equation((**exponent).clone().times(ln(base)), ln(right))
+            } else {
+                Line::equation((**exponent).clone(), value)
+            };
             return Some((next, Rule::TakeLogarithms, Role::Follows));
+        }
+        if let Some(next) = logarithm_below(line).or_else(|| power_alone(line)) {
+            return Some(next);
         }
         let inside = self.logarithm_undone(line)?;
         Some((inside, Rule::UndoLogarithm, Role::Follows))
@@ -338,6 +351,32 @@ impl Writer<'_> {
             self.push(any_of(lines), rule, Role::Follows);
         }
     }
+}
+
+/// `x ln 2 = ln 5`: both sides over the logarithm of a number.
+fn logarithm_below(line: &Line) -> Option<(Line, Rule, Role)> {
+    let (left, right) = line.as_equation()?;
+    let ExprKind::Multiply(rest, logarithm) = &left.kind else { return None };
+    let is_logarithm = matches!(&logarithm.kind, ExprKind::Call { function: Function::Ln, arguments }
+        if arguments.iter().all(|of| of.as_plain_number().is_some()));
+    if !is_logarithm || !right.symbols().is_empty() {
+        return None;
+    }
+    let by = (**logarithm).clone();
+    let next = Line::equation((**rest).clone(), right.clone().over(by.clone()));
+    Some((next, Rule::DivideBoth(by), Role::Follows))
+}
+
+/// `1000 × 1.05^t = 2000`: the power alone.
+fn power_alone(line: &Line) -> Option<(Line, Rule, Role)> {
+    let (left, right) = line.as_equation()?;
+    let ExprKind::Multiply(factor, power) = &left.kind else { return None };
+    let ExprKind::Power(base, exponent) = &power.kind else { return None };
+    let value = factor.as_plain_number().filter(|value| !value.is_zero())?;
+    base.as_plain_number().filter(|base| base.is_positive() && !base.is_one())?;
+    let right = right.as_plain_number().filter(|_| !exponent.symbols().is_empty())?;
+    let next = Line::equation((**power).clone(), Expr::rational(&(right / &value)));
+    Some((next, Rule::DivideBoth((**factor).clone()), Role::Follows))
 }
 
 /// A polynomial in one function as a product; `None` where it is none.

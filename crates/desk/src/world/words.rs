@@ -1,0 +1,105 @@
+//! Answers in words: `true`, `even`, `a ruler`, told alone or in a sentence.
+
+use super::sentence::{turns, words};
+
+/// Words that say yes, and words that say no.
+const YES: &[&str] = &["true", "yes", "right", "correct"];
+const NO: &[&str] = &["false", "no", "wrong", "incorrect", "untrue"];
+
+/// Words that may stand around an answer and say nothing themselves.
+const AROUND: &[&str] = &[
+    "it", "is", "its", "it's", "the", "a", "an", "answer", "this", "that", "so", "they", "are",
+    "i", "think", "say", "would", "use", "take", "best", "fits", "my", "one", "in", "we", "he",
+    "she", "takes", "uses", "choose", "solution", "must", "be",
+];
+
+/// Whether two texts are the same but for spaces, capitals and a full stop.
+pub(super) fn is_same(text: &str, other: &str) -> bool {
+    let plain = |text: &str| {
+        let text = text.trim().trim_end_matches('.');
+        text.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase()
+    };
+    plain(text) == plain(other)
+}
+
+/// Whether more than mathematics stands in a text.
+pub(super) fn has_words(text: &str) -> bool {
+    words(text).any(|word| {
+        let letters = word.chars().filter(|c| c.is_alphabetic()).count();
+        letters > 1 && !matches!(word.as_str(), "or" | "and")
+    })
+}
+
+/// Whether a text tells the answer in words, and nothing else.
+pub(super) fn tells(text: &str, answer: &str) -> bool {
+    // Signs count where numbers stand.
+    if answer.chars().any(|c| c.is_ascii_digit()) {
+        return is_same(text, answer);
+    }
+    let told: Vec<String> = words(text).collect();
+    let asked: Vec<String> = words(answer).collect();
+    if told == asked {
+        return true;
+    }
+    if let [only] = &asked[..]
+        && (YES.contains(&only.as_str()) || NO.contains(&only.as_str()))
+    {
+        return judges(&told) == Some(YES.contains(&only.as_str()));
+    }
+    // Without the words around them both say the same.
+    let core = |all: &[String]| -> Vec<String> {
+        all.iter().filter(|word| !AROUND.contains(&word.as_str())).cloned().collect()
+    };
+    let (told, asked) = (core(&told), core(&asked));
+    !asked.is_empty() && told == asked && !turns(text)
+}
+
+/// What a text says of a claim: by its first word that judges, when what is said before a reason judges once.
+fn judges(told: &[String]) -> Option<bool> {
+    let reason =
+        told.iter().position(|word| matches!(word.as_str(), "because" | "since" | "as" | "for"));
+    let claim = &told[..reason.unwrap_or(told.len())];
+    let said: Vec<bool> = claim
+        .iter()
+        .filter_map(|word| {
+            let (yes, no) = (YES.contains(&word.as_str()), NO.contains(&word.as_str()));
+            (yes || no).then_some(yes)
+        })
+        .collect();
+    let turned =
+        claim.iter().any(|word| matches!(word.as_str(), "not" | "isn't" | "isnt" | "never"));
+    match said[..] {
+        [only] => Some(only != turned),
+        // "No, it is false", "no, that is wrong": the same said twice.
+        [first, second] if first == second && !turned => Some(first),
+        // "No, it is not true."
+        [false, true] if turned => Some(false),
+        _ => None,
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    #[rustfmt::skip]
+    fn an_answer_in_words_may_stand_in_a_sentence() {
+        for (text, answer) in [
+            ("even", "even"), ("It is even.", "even"), ("Even", "even"), ("a ruler", "a ruler"), ("ruler", "a ruler"),
+            ("He takes a ruler.", "a ruler"), ("metres", "metres"), ("the answer is metres", "metres"),
+            ("false", "false"), ("False, because 2 × 9 is not 5", "false"), ("It is false.", "false"), ("No", "false"),
+            ("not true", "false"), ("yes", "true"), ("True since both are 12", "true"), ("No, it is not true.", "false"),
+            ("that is correct", "true"),
+        ] {
+            assert!(tells(text, answer), "{text} for {answer}");
+        }
+        for (text, answer) in [
+            ("odd", "even"), ("not even", "even"), ("even or odd", "even"), ("true", "false"), ("not false", "false"),
+            ("true or false", "true"), ("It is not a ruler", "a ruler"), ("a ruler and a scale", "a ruler"),
+            ("I don't know", "true"), ("", "even"), ("it is", "a ruler"), ("yes and no", "true"), ("wrong", "true"),
+        ] {
+            assert!(!tells(text, answer), "{text} for {answer}");
+        }
+    }
+}
