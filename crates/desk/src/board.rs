@@ -70,6 +70,10 @@ mod tests {
         assert_eq!(words(&["3x + 5 = 20", "3x = 15", "x = 5"]), [Holds, Holds, Holds]);
         assert_eq!(words(&["3x + 5 = 20", "3x = 25"]), [Holds, Breaks]);
         assert_eq!(words(&["(a + b)^2", "a^2 + b^2"]), [Holds, Breaks]);
+        assert_eq!(words(&["(x + 8)(x + 7)", "x^2 + 56"]), [Holds, Breaks]);
+        assert_eq!(words(&["(x + 8)(x + 7)", "x^2 + 15x + 56 = 0"]), [Holds, Breaks]);
+        assert_eq!(words(&["12 + 30", "43"]), [Holds, Breaks]);
+        assert_eq!(words(&["12 + 30", "12 + 30 = 42"]), [Holds, Holds]);
         assert_eq!(words(&["sin^2 t + cos^2 t", "1"]), [Holds, Holds]);
         assert_eq!(words(&["3x + = 2"]), [CantRead]);
         assert_eq!(words(&[]), []);

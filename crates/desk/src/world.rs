@@ -4,45 +4,26 @@
 //! side, an equation set up another way, a sentence. "Breaks" is said of what is false, never of what is only written
 //! another way.
 
+mod answers;
+mod asked;
 mod formulas;
 mod quantity;
 mod sentence;
+mod truth;
+mod typed;
 mod words;
 
-use super::task::{Progress, Task, is_worked_out};
+use self::asked::{asked, nouns, number_in, one_value, units, without_label};
+use self::typed::{from_latex, plain, spread, with_times};
+use super::task::{Progress, Task};
 use super::{DeskLine, JudgedLine};
 use algebra::step::exact_value;
-use algebra::{
-    Expr, ExprKind, Line, Options, Rational, Relation, Role, StepVerdict, judge_alone,
-    read_line_with,
-};
+use algebra::{Expr, Line, Options, Rational, Role, read_line_with};
 use skills::SKILLS;
-use skills::ladder::Rung;
-use teaching::problem::told_rounded;
+use skills::ladder::{Choice, Rung};
+use teaching::ids::SlipId;
 use teaching::slips::{SLIPS, Slip};
 use teaching::verdict::{LineVerdict, VerdictWord};
-
-/// Words in a problem that ask for a length, an area, a volume.
-const LENGTHS: &[&str] = &[
-    "long",
-    "length",
-    "perimeter",
-    "wide",
-    "width",
-    "high",
-    "height",
-    "radius",
-    "diameter",
-    "circumference",
-    "far",
-    "distance",
-    "deep",
-    "side",
-    "hypotenuse",
-    "leg",
-    "base",
-    "tall",
-];
 
 /// The world of one problem.
 pub(super) struct World<'a> {
@@ -98,7 +79,7 @@ impl<'a> World<'a> {
         said: &JudgedLine,
         before: &Progress,
     ) -> Option<(JudgedLine, Progress)> {
-        let text = if written.latex { from_latex(&written.text) } else { written.text.clone() };
+        let text = self.as_typed(written);
         if self.is_answer(task, &text) {
             let mut judged = self.judged(&text, said);
             judged.holds(Role::Concludes, "");
@@ -108,9 +89,50 @@ impl<'a> World<'a> {
         if said.verdict.word == VerdictWord::Holds {
             return None;
         }
-        let line = self.read(&text, task);
+        // `rectangle: 26 × 6 = 156`
+        let (bare, _) = without_label(&text);
+        let line = self.read(bare, task);
         let heard = line.as_ref().and_then(|line| self.true_of_it(task, line, said, before));
-        heard.or_else(|| self.wrong_value(task, &text, said, before))
+        heard
+            .or_else(|| self.wrong_value(task, bare, said, before))
+            .or_else(|| self.kept(task, line.as_ref(), &text, said, before))
+    }
+
+    /// A line as it would be typed, with `×` where an x stands between numbers.
+    fn as_typed(&self, written: &DeskLine) -> String {
+        let text = if written.latex { from_latex(&written.text) } else { written.text.clone() };
+        if self.rung.unknown == "x" { text } else { with_times(&text) }
+    }
+
+    /// In a problem in words a line that is not understood is kept: it never breaks for what it is not.
+    fn kept(
+        &self,
+        task: &Task,
+        line: Option<&Line>,
+        text: &str,
+        said: &JudgedLine,
+        before: &Progress,
+    ) -> Option<(JudgedLine, Progress)> {
+        let is_wrong = matches!(said.verdict.word, VerdictWord::Breaks | VerdictWord::CantRead);
+        // Where letters are reckoned with, a line that says something else is wrong.
+        let is_algebra = !self.rung.story && !task.problem.symbols().is_empty();
+        if task.asks_letter || is_algebra || !is_wrong {
+            return None;
+        }
+        let is_other = match line {
+            None => words::has_words(text),
+            Some(line @ Line::Relations { .. }) => {
+                let known = task.problem.symbols();
+                line.symbols().iter().any(|name| !known.contains(name))
+            }
+            Some(Line::Expression(value)) => !value.symbols().is_empty(),
+            Some(_) => true,
+        };
+        is_other.then(|| {
+            let mut judged = self.judged(text, said);
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, KEPT);
+            (judged, before.with_aside(true))
+        })
     }
 
     /// A value that is not the one asked for: what a slip says of it, or what is right in it.
@@ -121,6 +143,14 @@ impl<'a> World<'a> {
         said: &JudgedLine,
         before: &Progress,
     ) -> Option<(JudgedLine, Progress)> {
+        if let Some(other) = self.other_choice(text) {
+            let mut judged = self.judged(text, said);
+            let slip = other.slip.and_then(|id| self.slip(id));
+            judged.slip = slip.map(Slip::id);
+            let says = slip.map_or(NOT_THIS, Slip::to_student);
+            judged.verdict = LineVerdict::saying(VerdictWord::Breaks, says);
+            return Some((judged, before.with_aside(false)));
+        }
         self.asked.as_ref()?;
         let (value, unit) = one_value(text)?;
         let is_equation = !matches!(task.problem, Line::Expression(_)) && !task.unknown.is_empty();
@@ -153,10 +183,21 @@ impl<'a> World<'a> {
         if self.known.contains(&exact) {
             progress.aside = true;
             judged.verdict = LineVerdict::saying(VerdictWord::CantTell, ON_THE_WAY);
+        } else if sentence::is_one(text) {
+            progress.aside = true;
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, NOT_ASKED);
         } else {
             judged.verdict = LineVerdict::saying(VerdictWord::Breaks, NOT_YET);
         }
         Some((judged, progress))
+    }
+
+    /// The wrong choice that a text tells in words.
+    fn other_choice(&self, text: &str) -> Option<&Choice> {
+        let is_words = self.rung.answer.is_words();
+        let told =
+            |choice: &&Choice| words::has_words(&choice.text) && words::tells(text, &choice.text);
+        self.rung.choices.iter().filter(|choice| is_words && !choice.right).find(told)
     }
 
     /// The slip that leads to a value instead of the answer.
@@ -167,6 +208,11 @@ impl<'a> World<'a> {
                 one_value(&choice.text)
                     .is_some_and(|(told, _)| exact_value(&told).as_ref() == Some(value))
             })?;
+        self.slip(id)
+    }
+
+    /// A slip of the skill, or one of all skills, by its id.
+    fn slip(&self, id: SlipId) -> Option<&'static dyn Slip> {
         let skill = SKILLS.iter().find(|skill| skill.card().id == self.rung.skill);
         let of_skill = skill.into_iter().flat_map(|skill| skill.slips().iter());
         of_skill.chain(SLIPS).copied().find(|slip| slip.id() == id)
@@ -174,7 +220,7 @@ impl<'a> World<'a> {
 
     /// What an answer tells: whether it is the value, in its form, with its unit.
     pub fn told(&self, task: &Task, written: &DeskLine) -> Told {
-        let text = if written.latex { from_latex(&written.text) } else { written.text.clone() };
+        let text = self.as_typed(written);
         let answers = self.is_answer(task, &text) || self.line_answers(task, &text);
         let one = one_value(&text);
         let unit = one.as_ref().map(|(_, unit)| *unit).filter(|unit| !unit.is_empty());
@@ -216,204 +262,16 @@ impl<'a> World<'a> {
         };
         let found = quantity::told(text);
         let is_noun = !found.unit.is_empty()
-            && self.nouns.iter().any(|noun| quantity::is_same(found.unit, noun));
+            && (self.nouns.iter().any(|noun| quantity::is_same(found.unit, noun))
+                || found
+                    .unit
+                    .split_whitespace()
+                    .all(|word| word.chars().count() > 2 && word.chars().all(char::is_alphabetic)));
         if is_noun && quantity::measured("1", found.unit).is_none() {
             return read(found.value, false);
         }
         let quantities = task.quantities || quantity::measured("1", found.unit).is_some();
         read(text, quantities)
-    }
-
-    /// Whether a line tells the answer: the value in any writing, alone, behind a name, or in a sentence.
-    fn is_answer(&self, task: &Task, text: &str) -> bool {
-        let answer = &self.rung.answer;
-        if words::is_same(text, &answer.text) && words::has_words(text) {
-            return true;
-        }
-        let (text, _) = without_label(text);
-        // "Line 2 breaks; 16/55": the right line, and what it should have led to.
-        if let Some((line, rest)) =
-            answer.text.split_once(';').filter(|(line, _)| line.starts_with("Line "))
-        {
-            return match text.split_once([';', ',', ':']) {
-                Some((told, value)) if told.to_lowercase().contains("line") => {
-                    words::is_same(told, line)
-                        && (words::is_same(value, rest) || self.is_told(task, value))
-                }
-                _ => self.is_told(task, text),
-            };
-        }
-        self.is_told(task, text)
-    }
-
-    /// Whether a text tells the answer in words, as a value, or in a sentence.
-    fn is_told(&self, task: &Task, text: &str) -> bool {
-        if self.rung.answer.is_words() && words::tells(text, &self.rung.answer.value) {
-            return true;
-        }
-        let found = quantity::told(text);
-        if self.fits(found.unit) && self.tells_value(task, found.value) {
-            return true;
-        }
-        self.is_measured(task, text) || self.is_sentence(task, text)
-    }
-
-    /// Whether a unit behind a value is the one that is asked for, or none.
-    fn fits(&self, unit: &str) -> bool {
-        unit.is_empty() || self.units.iter().any(|asked| quantity::is_same(unit, asked))
-    }
-
-    /// `63`, `= 63`, `A = 63`, `A = 126/2 = 63`: what stands last is the value, and what stands before it is true.
-    fn tells_value(&self, task: &Task, text: &str) -> bool {
-        let text = text.trim().trim_start_matches('=').trim();
-        let (text, _) = without_label(text);
-        let Ok(reading) = read_line_with(text, Options::default()) else { return false };
-        // A bearing is told as it is written: `099°`.
-        let told = text.rsplit(['=', '≈']).next().unwrap_or(text);
-        if self.is_written(told)
-            && matches!(&reading.line, Line::Relations { sides, .. } if sides.len() == 2 && is_name(&sides[0], task))
-        {
-            return true;
-        }
-        match &reading.line {
-            Line::Expression(value) => self.is_value(task, value),
-            Line::Rounded(value) => self.is_value(task, value),
-            Line::Relations { sides, relations } => {
-                let equal =
-                    relations.iter().all(|r| matches!(r, Relation::Equal | Relation::Approximate));
-                let Some(last) = sides.last().filter(|_| equal) else { return false };
-                let named = is_name(&sides[0], task);
-                // `√9 = 3` under an equation is a check, not its answer.
-                if !named && task.asks_letter {
-                    return false;
-                }
-                let bare = if named { &sides[1..] } else { &sides[..] };
-                bare.iter().all(|side| side.symbols().is_empty())
-                    && self.is_value(task, last)
-                    && bare.iter().all(|side| self.comes_to(side, last, relations))
-            }
-            _ => false,
-        }
-    }
-
-    /// Whether a number is written just as the answer that is asked for in words.
-    fn is_written(&self, number: &str) -> bool {
-        self.rung.answer.is_words() && words::is_same(number, &self.rung.answer.value)
-    }
-
-    /// Whether a side of a chain comes to its end.
-    fn comes_to(&self, side: &Expr, last: &Expr, relations: &[Relation]) -> bool {
-        if side == last {
-            return true;
-        }
-        let relation = if relations.contains(&Relation::Approximate) || self.asked_near().is_some()
-        {
-            Relation::Approximate
-        } else {
-            Relation::Equal
-        };
-        let link =
-            Line::Relations { sides: vec![side.clone(), last.clone()], relations: vec![relation] };
-        matches!(judge_alone(&link), StepVerdict::Equivalent { .. })
-    }
-
-    /// The rounded value that is asked for.
-    fn asked_near(&self) -> Option<Expr> {
-        told_rounded(&self.rung.answer.read()?).cloned()
-    }
-
-    /// Whether a number is the value that is asked for, in the form that is asked for.
-    fn is_value(&self, task: &Task, value: &Expr) -> bool {
-        if !value.symbols().is_empty() {
-            return false;
-        }
-        let line = Line::Expression(value.clone());
-        let told = Line::equation(Expr::symbol(&self.rung.unknown), value.clone());
-        // Under an equation a number alone is the value of its letter, never of one of its sides.
-        let asks_letter = !self.rung.unknown.is_empty();
-        let is_expression = matches!(task.problem, Line::Expression(_));
-        if (is_expression && task.is_answer(&line)) || (asks_letter && task.is_answer(&told)) {
-            return true;
-        }
-        // An answer that claims show, and one whose letter has no equation.
-        let has_equation = asks_letter && task.problem.symbols().contains(&self.rung.unknown);
-        let Some(asked) = self.asked.as_ref().filter(|_| !has_equation && !is_expression) else {
-            return false;
-        };
-        let same = exact_value(value).is_some_and(|value| Some(value) == exact_value(asked));
-        same && is_worked_out(value)
-            && (self.rung.answer.form.fits(&line) || self.rung.answer.is_words())
-    }
-
-    /// `1.89 m²` where 18900 cm² are asked for: another unit of the same kind.
-    fn is_measured(&self, task: &Task, text: &str) -> bool {
-        let text = text.trim().trim_end_matches('.').trim_start_matches('=').trim();
-        let (text, _) = without_label(text);
-        let asked = self
-            .asked
-            .as_ref()
-            .zip(self.units.first())
-            .and_then(|(value, unit)| quantity::measured(&algebra::write::text(value), unit));
-        let Some(Line::Expression(asked)) = asked else { return false };
-        let options = Options { quantities: true, ..Options::default() };
-        let Ok(reading) = read_line_with(text, options) else { return false };
-        let last = match &reading.line {
-            Line::Expression(value) => value,
-            Line::Relations { sides, relations } if *relations == [Relation::Equal] => {
-                let named = sides.len() == 2 && is_name(&sides[0], task);
-                if !named {
-                    return false;
-                }
-                &sides[1]
-            }
-            _ => return false,
-        };
-        let is_quantity = last.any(&mut |part| matches!(part.kind, ExprKind::Unit(_)));
-        is_quantity
-            && last.symbols().is_empty()
-            && !last
-                .any(&mut |part| matches!(part.kind, ExprKind::Divide(..) | ExprKind::Subtract(..)))
-            && matches!(algebra::equal(last, &asked), algebra::Verdict::Equal { .. })
-    }
-
-    /// Whether a sentence tells the value: that number stands in it, with its unit or none, and no other but what the
-    /// problem gives.
-    fn is_sentence(&self, task: &Task, text: &str) -> bool {
-        if !sentence::is_one(text) || sentence::turns(text) {
-            return false;
-        }
-        let numbers = sentence::numbers(text);
-        let mut right = Vec::new();
-        for number in &numbers {
-            let Some(value) = number_in(number.text) else { return false };
-            let is_it = self.is_written(number.text) || self.is_value(task, &value);
-            let names_unit = !sentence::says_no_unit(number.behind) && self.has_unit(number.behind);
-            let is_right =
-                is_it && self.has_unit(number.behind) && (number.is_told() || names_unit);
-            let is_given = exact_value(&value).is_some_and(|value| self.known.contains(&value));
-            if !is_right && !is_given {
-                return false;
-            }
-            right.push(is_right);
-        }
-        // "8 of the 20 bees", "of the 20 bees 8 are left"; never "20, because 8 are left".
-        let gives_reason =
-            sentence::words(text).any(|word| matches!(word.as_str(), "because" | "since" | "as"));
-        match right[..] {
-            [] => false,
-            [only] => only,
-            [true, ..] => true,
-            [.., last] => last && !gives_reason && !text.to_lowercase().contains("answer"),
-        }
-    }
-
-    /// Whether the words behind a number in a sentence are its unit, or say no unit.
-    fn has_unit(&self, behind: &str) -> bool {
-        if sentence::says_no_unit(behind) {
-            return true;
-        }
-        let all: Vec<&str> = behind.split_whitespace().collect();
-        (1..=all.len().min(4)).any(|count| self.fits(&all[..count].join(" ")))
     }
 
     /// Whether a text that is said of lines tells the number that is asked for, when neither the problem nor the lines
@@ -427,383 +285,15 @@ impl<'a> World<'a> {
         };
         holds(said) && !holds(&self.rung.prompt) && !lines.iter().any(|line| holds(&line.text))
     }
-
-    /// What is true of the world, though it does not follow from the line above.
-    fn true_of_it(
-        &self,
-        task: &Task,
-        line: &Line,
-        said: &JudgedLine,
-        before: &Progress,
-    ) -> Option<(JudgedLine, Progress)> {
-        let holds = |role: Role, says: &str, progress: Progress| {
-            let mut judged =
-                JudgedLine { error: None, slip: None, hints: Vec::new(), ..JudgedLine::of(line) };
-            judged.note.clone_from(&said.note);
-            judged.holds(role, says);
-            (judged, progress)
-        };
-        let aside = || before.with_aside(true);
-        match line {
-            Line::Expression(value) | Line::Rounded(value) if value.symbols().is_empty() => {
-                let is_known = exact_value(value).is_some_and(|value| self.known.contains(&value));
-                // A number alone may be a slip; a calculation of the problem's numbers is one of its parts.
-                let is_part = value.as_plain_number().is_none() && is_known;
-                is_part.then(|| holds(Role::Follows, A_PART, aside()))
-            }
-            Line::Relations { sides, relations } => {
-                let near = relations.contains(&Relation::Approximate);
-                if !relations.iter().all(|r| matches!(r, Relation::Equal | Relation::Approximate)) {
-                    return None;
-                }
-                if line.symbols().is_empty() {
-                    let is_true = matches!(judge_alone(line), StepVerdict::Equivalent { .. });
-                    return is_true.then(|| holds(Role::Checks, "", aside()));
-                }
-                if let Some(ExprKind::Symbol(name)) =
-                    is_name(&sides[0], task).then_some(&sides[0].kind)
-                    && !task.problem.symbols().contains(name)
-                    && sides[1..].iter().all(|side| side.symbols().is_empty())
-                {
-                    return self.named(name, &sides[1..], near, said, before, &holds);
-                }
-                let meant = before.written_out(line);
-                let is_new =
-                    meant.symbols().iter().all(|name| !task.problem.symbols().contains(name));
-                if meant.symbols().len() > 1 && is_new {
-                    // `A = bh/2`, before the numbers are put in.
-                    let mut found = holds(Role::Defines, PUT_IN, aside());
-                    if !formulas::is_known(line) {
-                        found.0.verdict = LineVerdict::saying(VerdictWord::CantTell, PUT_IN);
-                    }
-                    return Some(found);
-                }
-                self.set_up(line, task, before).map(|above| {
-                    let says = if before.above.is_none() { FITS_STORY } else { FITS };
-                    holds(Role::Follows, says, before.below(above))
-                })
-            }
-            _ => None,
-        }
-    }
-
-    /// A name for a value: `A = 1/2 × 27 × 14`, `half = 27 ÷ 2 = 13.5`.
-    fn named(
-        &self,
-        name: &str,
-        values: &[Expr],
-        near: bool,
-        said: &JudgedLine,
-        before: &Progress,
-        holds: &dyn Fn(Role, &str, Progress) -> (JudgedLine, Progress),
-    ) -> Option<(JudgedLine, Progress)> {
-        let last = values.last()?;
-        let chain = Line::Relations {
-            sides: values.to_vec(),
-            relations: vec![
-                if near { Relation::Approximate } else { Relation::Equal };
-                values.len() - 1
-            ],
-        };
-        if values.len() > 1 && !matches!(judge_alone(&chain), StepVerdict::Equivalent { .. }) {
-            let mut judged = JudgedLine { ..said.clone() };
-            judged.verdict = LineVerdict::saying(
-                VerdictWord::Breaks,
-                "The two sides are not the same. Work it out again.",
-            );
-            return Some((judged, before.clone()));
-        }
-        let mut progress = before.with_aside(true);
-        progress.name(name, last);
-        let value = exact_value(last);
-        let is_known = value.is_some_and(|value| self.known.contains(&value));
-        if is_known {
-            return Some(holds(Role::Defines, "", progress));
-        }
-        let calculates = values.iter().any(|value| value.as_plain_number().is_none());
-        let mut judged = holds(Role::Defines, "", progress.clone()).0;
-        judged.verdict = LineVerdict::saying(
-            VerdictWord::CantTell,
-            if calculates { ON_THE_SIDE } else { WHERE_FROM },
-        );
-        Some((judged, progress))
-    }
-
-    /// An equation in one letter that the value asked for makes true; gives it in the problem's letter.
-    fn set_up(&self, line: &Line, task: &Task, before: &Progress) -> Option<Line> {
-        let meant = before.written_out(line);
-        let letters: Vec<String> = meant.symbols().into_iter().collect();
-        let [letter] = &letters[..] else { return None };
-        if !task.unknown.is_empty()
-            && before.above.is_some()
-            && task.problem.symbols().contains(letter)
-        {
-            return None;
-        }
-        let asked = self.asked.as_ref()?;
-        let put = meant.with(letter, asked);
-        let is_true = matches!(judge_alone(&put), StepVerdict::Equivalent { .. });
-        // A line that every number makes true sets nothing up.
-        let other = meant.with(letter, &asked.clone().plus(Expr::int(1)));
-        let says_something = matches!(judge_alone(&other), StepVerdict::NotEquivalent(_));
-        (is_true && says_something).then_some(meant)
-    }
-}
-
-/// The one value that a text tells, alone, behind a name, or in a sentence, with the words behind it.
-fn one_value(text: &str) -> Option<(Expr, &str)> {
-    let (text, _) = without_label(text);
-    let text = text.trim().trim_start_matches('=').trim();
-    let found = quantity::told(text);
-    let (value, unit) = match found.value.rsplit_once(['=', '≈']) {
-        Some((name, value)) if name.trim().chars().all(char::is_alphabetic) => (value, found.unit),
-        Some(_) => return None,
-        None => (found.value, found.unit),
-    };
-    if let Some(value) = number_in(value).filter(|value| value.as_plain_number().is_some()) {
-        let is_unit = unit.is_empty() || !(sentence::says_no_unit(unit) || sentence::turns(unit));
-        return is_unit.then_some((value, unit));
-    }
-    match &sentence::numbers(text)[..] {
-        [only] if sentence::is_one(text) && !sentence::turns(text) => {
-            let unit = if sentence::says_no_unit(only.behind) { "" } else { only.behind };
-            Some((number_in(only.text)?, unit))
-        }
-        _ => None,
-    }
 }
 
 const WRONG_UNIT: &str = "The number is right. Look at its unit again.";
+const NOT_ASKED: &str = "Kept with your working. It does not tell yet what is asked.";
 const ON_THE_WAY: &str = "This number belongs to the problem. What is asked for?";
+const NOT_THIS: &str = "Not this one. Look again at what is asked.";
 const NOT_YET: &str = "This is not it yet. Look again at what is given, and at what is asked.";
-const PUT_IN: &str = "Now put in what is given.";
-const FITS_STORY: &str = "This fits the story.";
-const FITS: &str = "This fits the problem.";
-const A_PART: &str = "That is a part of it.";
-const ON_THE_SIDE: &str = "Kept with your working. Say how it leads to what is asked.";
-const WHERE_FROM: &str = "Where does this number come from? Write how you found it.";
-
-/// Whether a side is a letter or a word that may name a value here.
-fn is_name(side: &Expr, task: &Task) -> bool {
-    let ExprKind::Symbol(name) = &side.kind else { return false };
-    // Where the problem asks for a letter, another one alone is a slip of the pen.
-    *name == task.unknown
-        || (!task.problem.symbols().contains(name)
-            && (!task.asks_letter || name.chars().count() > 1))
-}
+const KEPT: &str = "Kept with your working.";
 
 fn sides(line: &Line) -> Vec<Expr> {
     line.expressions().into_iter().cloned().collect()
-}
-
-/// `Answer: 63`, `ans = 63`, `cost: 3 × 4.50`: what stands before a colon is no mathematics.
-fn without_label(text: &str) -> (&str, bool) {
-    let text = text.trim();
-    let cut = text.find([':', '=', '≈']);
-    let Some((label, rest)) = cut.map(|at| text.split_at(at)) else { return (text, false) };
-    let label = label.trim();
-    let is_words =
-        label.chars().all(|c| c.is_alphabetic() || c == ' ') && label.chars().count() > 1;
-    let says_answer = ["answer", "ans", "solution", "result"]
-        .iter()
-        .any(|word| label.to_lowercase().ends_with(word));
-    if is_words && (rest.starts_with(':') || says_answer) {
-        return (rest.trim_start_matches([':', '=', '≈', ' ']), true);
-    }
-    (text, false)
-}
-
-/// The value that is asked for, where it is one number.
-fn asked(rung: &Rung) -> Option<Expr> {
-    let read = |text: &str| match read_line_with(text, Options::default()).ok()?.line {
-        Line::Expression(value) | Line::Rounded(value) => Some(value),
-        line => line.as_equation().map(|(_, value)| value.clone()),
-    };
-    let value = read(&rung.answer.value).filter(|value| value.symbols().is_empty());
-    value.or_else(|| quantity_value(rung))
-}
-
-/// The number of an answer that is written with its unit: `1.25 kg`.
-fn quantity_value(rung: &Rung) -> Option<Expr> {
-    let told = quantity::told(&rung.answer.value);
-    (!told.unit.is_empty()).then(|| number_in(told.value)).flatten()
-}
-
-/// A number as it stands in a text.
-fn number_in(text: &str) -> Option<Expr> {
-    let options = Options { quantities: text.contains(['$', '£', '€']), ..Options::default() };
-    match read_line_with(text, options).ok()?.line {
-        Line::Expression(value) | Line::Rounded(value) if value.symbols().is_empty() => {
-            Some(match value.kind {
-                // `$4.50` in a sentence is 4.50.
-                ExprKind::Multiply(number, unit) if matches!(unit.kind, ExprKind::Unit(_)) => {
-                    *number
-                }
-                _ => value,
-            })
-        }
-        _ => None,
-    }
-}
-
-/// The units that the answer may be told in: that of the key, or the one that the question names.
-fn units(rung: &Rung) -> Vec<String> {
-    let mut found: Vec<String> = rung.answer.unit.iter().cloned().collect();
-    let told = quantity::told(&rung.answer.value);
-    if found.is_empty() && !told.unit.is_empty() && quantity::measured("1", told.unit).is_some() {
-        found.push(told.unit.to_owned());
-    }
-    // The key's own sentence: "Both need 49/30 kg."
-    if found.is_empty() {
-        let value = asked(rung).as_ref().and_then(exact_value);
-        for number in sentence::numbers(&plain(&rung.answer.text)) {
-            let is_it = number_in(number.text)
-                .as_ref()
-                .and_then(exact_value)
-                .is_some_and(|v| Some(v) == value);
-            if is_it && !sentence::says_no_unit(number.behind) {
-                found.extend(number.behind.split_whitespace().next().map(str::to_owned));
-            }
-        }
-    }
-    if !found.is_empty() {
-        return found;
-    }
-    let prompt = plain(&rung.prompt);
-    // "How long is it in cm?"
-    let all: Vec<&str> =
-        prompt.split_whitespace().map(|word| word.trim_matches(['?', '.', ',', ':'])).collect();
-    for pair in all.windows(2) {
-        if pair[0] == "in" && quantity::measured("1", pair[1]).is_some() {
-            found.push(pair[1].to_owned());
-        }
-    }
-    if !found.is_empty() {
-        return found;
-    }
-    // "A wall is 7 dm by 11 dm. What is its area?"
-    let mut lengths: Vec<String> = Vec::new();
-    for number in sentence::numbers(&prompt) {
-        let Some(first) = number.behind.split_whitespace().next() else { continue };
-        let first = first.trim_matches(['?', '.', ',']);
-        if quantity::is_same(first, first)
-            && quantity::measured("1", first).is_some()
-            && !lengths.iter().any(|l| l == first)
-        {
-            lengths.push(first.to_owned());
-        }
-    }
-    let question: Vec<String> = sentence::words(&prompt).collect();
-    let asks = |word: &str| question.iter().any(|found| found == word);
-    if let [only] = &lengths[..] {
-        if asks("area") {
-            found.push(format!("{only}^2"));
-        } else if asks("volume") {
-            found.push(format!("{only}^3"));
-        } else if LENGTHS.iter().any(|word| asks(word)) {
-            found.push(only.clone());
-        }
-    }
-    found
-}
-
-/// What the problem counts: the words behind its numbers and behind "how many".
-fn nouns(rung: &Rung) -> Vec<String> {
-    let prompt = plain(&rung.prompt);
-    let mut found: Vec<String> = rung.answer.unit.iter().cloned().collect();
-    let mut take = |word: Option<&str>| {
-        let word = word.unwrap_or("").trim_matches(['?', '.', ',', ':', ';']);
-        if word.chars().count() > 2
-            && !sentence::says_no_unit(word)
-            && word.chars().all(char::is_alphabetic)
-        {
-            found.push(word.to_owned());
-        }
-    };
-    for number in sentence::numbers(&prompt) {
-        let mut behind = number.behind.split_whitespace();
-        take(behind.next());
-        take(behind.next());
-    }
-    for rest in prompt.split("ow many ").skip(1) {
-        take(rest.split_whitespace().next());
-    }
-    found
-}
-
-/// A text in which each number stands by itself.
-fn spread(text: &str) -> String {
-    text.chars().map(|c| if c.is_ascii_digit() || c == '.' || c == '-' { c } else { ' ' }).collect()
-}
-
-/// A prompt without the signs around its mathematics.
-fn plain(prompt: &str) -> String {
-    from_latex(&prompt.replace('$', " "))
-}
-
-/// Words and numbers of LaTeX as they would be typed.
-fn from_latex(text: &str) -> String {
-    let mut found = text.to_owned();
-    for (from, to) in [
-        ("\\left", ""),
-        ("\\right", ""),
-        ("\\,", " "),
-        ("\\:", " "),
-        ("\\;", " "),
-        ("\\ ", " "),
-        ("\\%", "%"),
-        ("\\$", "$"),
-        ("\\times", "×"),
-        ("\\cdot", "×"),
-        ("\\div", "÷"),
-        ("\\pi", "π"),
-        ("\\degree", "°"),
-        ("^{\\circ}", "°"),
-        ("^\\circ", "°"),
-        ("\\approx", "≈"),
-        ("\\le", "≤"),
-        ("\\ge", "≥"),
-        ("\\ne", "≠"),
-        ("~", " "),
-    ] {
-        found = found.replace(from, to);
-    }
-    // \frac{a}{b} is a/b, and what stands in braces after a command of words is the words.
-    while let Some(at) = found.find("\\frac{") {
-        let Some((above, after)) = braces(&found, at + 5) else { break };
-        let Some((below, end)) = braces(&found, after) else { break };
-        let simple = |part: &str| part.chars().all(|c| c.is_alphanumeric() || c == '.');
-        let held = |part: &str| if simple(part) { part.to_owned() } else { format!("({part})") };
-        let before = if found[..at].ends_with(|c: char| c.is_ascii_digit()) { " " } else { "" };
-        let fraction = format!("{before}{}/{}", held(above), held(below));
-        found.replace_range(at..end, &fraction);
-    }
-    for command in ["\\text", "\\mathrm", "\\textrm", "\\operatorname"] {
-        while let Some(at) = found.find(&format!("{command}{{")) {
-            let Some((inside, end)) = braces(&found, at + command.len()) else { break };
-            let inside = inside.to_owned();
-            found.replace_range(at..end, &inside);
-        }
-    }
-    for digit in ["2", "3"] {
-        found = found.replace(&format!("^{{{digit}}}"), &format!("^{digit}"));
-    }
-    found.replace("{,}", ",")
-}
-
-/// What stands in the braces that open at `at`, and where they end.
-fn braces(text: &str, at: usize) -> Option<(&str, usize)> {
-    let inside = text[at..].strip_prefix('{')?;
-    let mut depth = 1;
-    for (end, sign) in inside.char_indices() {
-        match sign {
-            '{' => depth += 1,
-            '}' => depth -= 1,
-            _ => {}
-        }
-        if depth == 0 {
-            return Some((&inside[..end], at + end + 2));
-        }
-    }
-    None
 }

@@ -29,8 +29,10 @@ pub(super) fn told(text: &str) -> Told<'_> {
         cut = at;
     }
     let unit = text[cut..].trim_matches([' ', '-', '\u{a0}']);
-    let has_number = text[..cut].chars().any(|c| c.is_numeric() || c == 'π');
-    if has_number && unit.chars().any(char::is_alphabetic) && !unit.starts_with(['/', '.']) {
+    // A unit stands behind a number, never behind a sign.
+    let ends_value =
+        text[..cut].trim_end().ends_with(|c: char| c.is_numeric() || "π)%°}".contains(c));
+    if ends_value && unit.chars().any(char::is_alphabetic) && !unit.starts_with(['/', '.']) {
         Told { value: text[..cut].trim_end(), unit }
     } else {
         Told { value: text, unit: "" }
@@ -62,7 +64,7 @@ fn is_same_measure(told: &str, asked: &str) -> bool {
 pub(super) fn measured(value: &str, unit: &str) -> Option<Line> {
     let options = Options { quantities: true, ..Options::default() };
     let line = read_line_with(&format!("{value} {}", plain(unit)), options).ok()?.line;
-    let is_unit = matches!(line, Line::Expression(_)) && super::super::has_units(&line);
+    let is_unit = matches!(line, Line::Expression(_)) && crate::has_units(&line);
     (is_unit && line.symbols().is_empty()).then_some(line)
 }
 

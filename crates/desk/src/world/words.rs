@@ -46,12 +46,24 @@ pub(super) fn tells(text: &str, answer: &str) -> bool {
     {
         return judges(&told) == Some(YES.contains(&only.as_str()));
     }
+    // The reason behind an answer is the student's own.
+    let reason = told.iter().position(|word| matches!(word.as_str(), "because" | "since"));
+    let (told, text) = match reason {
+        Some(at) if at > 0 => (told[..at].to_vec(), told[..at].join(" ")),
+        _ => (told, text.to_owned()),
+    };
     // Without the words around them both say the same.
     let core = |all: &[String]| -> Vec<String> {
         all.iter().filter(|word| !AROUND.contains(&word.as_str())).cloned().collect()
     };
     let (told, asked) = (core(&told), core(&asked));
-    !asked.is_empty() && told == asked && !turns(text)
+    !asked.is_empty() && told == asked && !turns(&text)
+}
+
+/// Whether a word may stand around an answer and says nothing itself.
+pub(super) fn is_around(word: &str) -> bool {
+    AROUND.contains(&word)
+        || matches!(word, "has" | "have" | "of" | "to" | "more" | "larger" | "largest")
 }
 
 /// What a text says of a claim: by its first word that judges, when what is said before a reason judges once.
@@ -87,7 +99,7 @@ mod tests {
     fn an_answer_in_words_may_stand_in_a_sentence() {
         for (text, answer) in [
             ("even", "even"), ("It is even.", "even"), ("Even", "even"), ("a ruler", "a ruler"), ("ruler", "a ruler"),
-            ("He takes a ruler.", "a ruler"), ("metres", "metres"), ("the answer is metres", "metres"),
+            ("He takes a ruler.", "a ruler"), ("It is even because 2 goes into it", "even"), ("metres", "metres"), ("the answer is metres", "metres"),
             ("false", "false"), ("False, because 2 × 9 is not 5", "false"), ("It is false.", "false"), ("No", "false"),
             ("not true", "false"), ("yes", "true"), ("True since both are 12", "true"), ("No, it is not true.", "false"),
             ("that is correct", "true"),

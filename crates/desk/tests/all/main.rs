@@ -4,4 +4,6 @@ mod class_writes;
 mod desk_answers;
 mod desks;
 mod keeps_the_answer;
+mod solutions;
+mod solutions_table;
 mod unreadable;

@@ -53,6 +53,48 @@ fn check_answers_every_line_whatever_it_holds() {
 }
 
 #[test]
+fn desk_judges_whole_solutions_under_a_rung_of_a_ladder() {
+    let made = run(
+        &["ladder", "--skill", "percent.part", "--climb", "1", "--seed", "5", "--format", "json"],
+        b"",
+    );
+    assert_eq!(made.status.code(), Some(0), "{}", text(&made.stderr));
+    let ladder: Value = serde_json::from_slice(&made.stdout).expect("JSON");
+    let rung = &ladder["rungs"][0];
+    let (value, unit) =
+        (rung["answer"]["value"].as_str().expect("a value"), rung["answer"]["unit"].as_str());
+    let line = rung["line"].as_str().expect("a line");
+    let right = format!("{line} = {value}");
+    let told = format!("It is {value} {}.", unit.unwrap_or(""));
+    let ask = |id: u32, lines: &[&str]| {
+        serde_json::json!({"id": id, "rung": rung, "lines": lines}).to_string()
+    };
+    let questions = format!(
+        "{}\n{}\nno json\n",
+        ask(1, &[&right, &told]),
+        ask(2, &["1 + 1 = 3", "I do not know"]),
+    );
+    let output = run(&["desk"], questions.as_bytes());
+    let answers: Vec<Value> = text(&output.stdout)
+        .lines()
+        .map(|line| serde_json::from_str(line).expect("JSON"))
+        .collect();
+    assert_eq!(answers.len(), 3);
+    assert_eq!(
+        (&answers[0]["answered"], &answers[0]["finished"]),
+        (&true.into(), &true.into()),
+        "{}",
+        answers[0]
+    );
+    assert_eq!(answers[0]["marks"]["value"], "right");
+    assert_eq!(
+        (&answers[1]["answered"], &answers[1]["lines"][0]["verdict"]),
+        (&false.into(), &"breaks".into())
+    );
+    assert!(answers[2]["error"].is_string());
+}
+
+#[test]
 fn solve_answers_every_line_with_its_working() {
     let tasks = format!(
         "{}\n{}\nnot json\n{}\n",

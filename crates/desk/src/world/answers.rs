@@ -1,0 +1,244 @@
+//! Whether a line is the answer: the value in any writing, alone, behind a name, with its unit, or in a sentence.
+
+use super::asked::{number_in, without_label};
+use super::truth::is_name;
+use super::typed::plain;
+use super::{World, quantity, sentence, words};
+use crate::task::{Task, is_worked_out};
+use algebra::step::exact_value;
+use algebra::{Expr, ExprKind, Line, Options, Relation, StepVerdict, judge_alone, read_line_with};
+use teaching::problem::told_rounded;
+
+impl World<'_> {
+    /// Whether a line tells the answer: the value in any writing, alone, behind a name, or in a sentence.
+    pub(super) fn is_answer(&self, task: &Task, text: &str) -> bool {
+        let answer = &self.rung.answer;
+        if words::is_same(text, &answer.text) && words::has_words(text) {
+            return true;
+        }
+        let (text, _) = without_label(text);
+        // "Line 2 breaks; 16/55": the right line, and what it should have led to.
+        if let Some((line, rest)) =
+            answer.text.split_once(';').filter(|(line, _)| line.starts_with("Line "))
+        {
+            return match text.split_once([';', ',', ':']) {
+                Some((told, value)) if told.to_lowercase().contains("line") => {
+                    words::is_same(told, line)
+                        && (words::is_same(value, rest) || self.is_told(task, value))
+                }
+                _ => self.is_told(task, text),
+            };
+        }
+        self.is_told(task, text)
+    }
+
+    /// Whether a text tells the answer in words, as a value, or in a sentence.
+    fn is_told(&self, task: &Task, text: &str) -> bool {
+        if self.rung.answer.is_words()
+            && (words::tells(text, &self.rung.answer.value) || self.tells_words(text))
+        {
+            return true;
+        }
+        let found = quantity::told(text);
+        if self.has_unit(found.unit) && self.tells_value(task, found.value) {
+            return true;
+        }
+        self.is_measured(task, text) || self.is_sentence(task, text)
+    }
+
+    /// "The oak hive has the larger part.": the answer, and words of the question, and none of another choice.
+    fn tells_words(&self, text: &str) -> bool {
+        let answer = &self.rung.answer.value;
+        if !sentence::is_one(text)
+            || sentence::turns(text)
+            || answer.chars().any(|c| c.is_ascii_digit())
+        {
+            return false;
+        }
+        let told: Vec<String> = sentence::words(text).collect();
+        let asked: Vec<String> = sentence::words(answer).collect();
+        let stands = told.windows(asked.len().max(1)).any(|part| part == asked);
+        let others = self.rung.choices.iter().filter(|choice| !choice.right);
+        let other: Vec<String> = others
+            .flat_map(|choice| sentence::words(&choice.text).collect::<Vec<_>>())
+            .filter(|word| !asked.contains(word))
+            .collect();
+        let question: Vec<String> = sentence::words(&plain(&self.rung.prompt)).collect();
+        stands
+            && !other.is_empty()
+            && told.iter().all(|word| {
+                !other.contains(word)
+                    && (asked.contains(word) || question.contains(word) || words::is_around(word))
+            })
+    }
+
+    /// Whether a unit behind a value is the one that is asked for, or none.
+    pub(super) fn fits(&self, unit: &str) -> bool {
+        unit.is_empty() || self.units.iter().any(|asked| quantity::is_same(unit, asked))
+    }
+
+    /// `63`, `= 63`, `A = 63`, `A = 126/2 = 63`: what stands last is the value, and what stands before it is true.
+    fn tells_value(&self, task: &Task, text: &str) -> bool {
+        let text = text.trim().trim_start_matches('=').trim();
+        let (text, _) = without_label(text);
+        let Ok(reading) = read_line_with(text, Options::default()) else { return false };
+        // A bearing is told as it is written: `099°`.
+        let told = text.rsplit(['=', '≈']).next().unwrap_or(text);
+        if self.is_written(told)
+            && matches!(&reading.line, Line::Relations { sides, .. } if sides.len() == 2 && is_name(&sides[0], task))
+        {
+            return true;
+        }
+        match &reading.line {
+            Line::Expression(value) => self.is_value(task, value),
+            Line::Rounded(value) => self.is_value(task, value),
+            Line::Relations { sides, relations } => {
+                let equal =
+                    relations.iter().all(|r| matches!(r, Relation::Equal | Relation::Approximate));
+                let Some(last) = sides.last().filter(|_| equal) else { return false };
+                let named = is_name(&sides[0], task);
+                // `√9 = 3` under an equation is a check, not its answer.
+                if !named && task.asks_letter {
+                    return false;
+                }
+                let bare = if named { &sides[1..] } else { &sides[..] };
+                // `A = 1/2 b h = 1/2 × 30 × 22 = 330`: the formula first.
+                let formula = bare.iter().take_while(|side| !side.symbols().is_empty()).count();
+                let bare = if named { &bare[formula..] } else { bare };
+                bare.iter().all(|side| side.symbols().is_empty())
+                    && self.is_value(task, last)
+                    && bare.iter().all(|side| self.comes_to(side, last, relations))
+            }
+            _ => false,
+        }
+    }
+
+    /// Whether a number is written just as the answer that is asked for in words.
+    fn is_written(&self, number: &str) -> bool {
+        self.rung.answer.is_words() && words::is_same(number, &self.rung.answer.value)
+    }
+
+    /// Whether a side of a chain comes to its end.
+    fn comes_to(&self, side: &Expr, last: &Expr, relations: &[Relation]) -> bool {
+        if side == last {
+            return true;
+        }
+        let relation = if relations.contains(&Relation::Approximate) || self.asked_near().is_some()
+        {
+            Relation::Approximate
+        } else {
+            Relation::Equal
+        };
+        let link =
+            Line::Relations { sides: vec![side.clone(), last.clone()], relations: vec![relation] };
+        matches!(judge_alone(&link), StepVerdict::Equivalent { .. })
+    }
+
+    /// The rounded value that is asked for.
+    fn asked_near(&self) -> Option<Expr> {
+        told_rounded(&self.rung.answer.read()?).cloned()
+    }
+
+    /// Whether a number is the value that is asked for, in the form that is asked for.
+    pub(super) fn is_value(&self, task: &Task, value: &Expr) -> bool {
+        if !value.symbols().is_empty() {
+            return false;
+        }
+        let line = Line::Expression(value.clone());
+        let told = Line::equation(Expr::symbol(&self.rung.unknown), value.clone());
+        // Under an equation a number alone is the value of its letter, never of one of its sides.
+        let asks_letter = !self.rung.unknown.is_empty();
+        let is_expression = matches!(task.problem, Line::Expression(_));
+        if (is_expression && task.is_answer(&line)) || (asks_letter && task.is_answer(&told)) {
+            return true;
+        }
+        // An answer that claims show, and one whose letter has no equation.
+        let has_equation = asks_letter && task.problem.symbols().contains(&self.rung.unknown);
+        let is_plain = is_expression && !crate::has_units(&task.problem);
+        let Some(asked) = self.asked.as_ref().filter(|_| !has_equation && !is_plain) else {
+            return false;
+        };
+        let same = exact_value(value).is_some_and(|value| Some(value) == exact_value(asked));
+        same && is_worked_out(value)
+            && (self.rung.answer.form.fits(&line) || self.rung.answer.is_words())
+    }
+
+    /// `1.89 m²` where 18900 cm² are asked for: another unit of the same kind.
+    fn is_measured(&self, task: &Task, text: &str) -> bool {
+        let text = text.trim().trim_end_matches('.').trim_start_matches('=').trim();
+        let (text, _) = without_label(text);
+        let asked = self
+            .asked
+            .as_ref()
+            .zip(self.units.first())
+            .and_then(|(value, unit)| quantity::measured(&algebra::write::text(value), unit));
+        let Some(Line::Expression(asked)) = asked else { return false };
+        let options = Options { quantities: true, ..Options::default() };
+        let Ok(reading) = read_line_with(text, options) else { return false };
+        let last = match &reading.line {
+            Line::Expression(value) => value,
+            Line::Relations { sides, relations }
+                if relations.iter().all(|relation| *relation == Relation::Equal) =>
+            {
+                let bare = if is_name(&sides[0], task) { &sides[1..] } else { &sides[..] };
+                let chain = Line::Relations {
+                    sides: bare.to_vec(),
+                    relations: vec![Relation::Equal; bare.len().saturating_sub(1)],
+                };
+                if bare.len() > 1 && !matches!(judge_alone(&chain), StepVerdict::Equivalent { .. })
+                {
+                    return false;
+                }
+                let Some(last) = bare.last() else { return false };
+                last
+            }
+            _ => return false,
+        };
+        let is_quantity = last.any(&mut |part| matches!(part.kind, ExprKind::Unit(_)));
+        is_quantity
+            && last.symbols().is_empty()
+            && !last
+                .any(&mut |part| matches!(part.kind, ExprKind::Divide(..) | ExprKind::Subtract(..)))
+            && matches!(algebra::equal(last, &asked), algebra::Verdict::Equal { .. })
+    }
+
+    /// Whether a sentence tells the value: that number stands in it, with its unit or none, and no other but what the
+    /// problem gives.
+    fn is_sentence(&self, task: &Task, text: &str) -> bool {
+        if !sentence::is_one(text) || sentence::turns(text) {
+            return false;
+        }
+        let numbers = sentence::numbers(text);
+        let mut right = Vec::new();
+        for number in &numbers {
+            let Some(value) = number_in(number.text) else { return false };
+            let is_it = self.is_written(number.text) || self.is_value(task, &value);
+            let names_unit = !sentence::says_no_unit(number.behind) && self.has_unit(number.behind);
+            let is_right =
+                is_it && self.has_unit(number.behind) && (number.is_told() || names_unit);
+            let is_given = exact_value(&value).is_some_and(|value| self.known.contains(&value));
+            if !is_right && !is_given {
+                return false;
+            }
+            right.push(is_right);
+        }
+        // "8 of the 20 bees", "of the 20 bees 8 are left"; never "20, because 8 are left".
+        let gives_reason =
+            sentence::words(text).any(|word| matches!(word.as_str(), "because" | "since" | "as"));
+        match right[..] {
+            [] => false,
+            [only] => only,
+            [true, ..] => true,
+            [.., last] => last && !gives_reason && !text.to_lowercase().contains("answer"),
+        }
+    }
+
+    /// Whether the words behind a number in a sentence are its unit, or say no unit.
+    fn has_unit(&self, behind: &str) -> bool {
+        if sentence::says_no_unit(behind) {
+            return true;
+        }
+        let all: Vec<&str> = behind.split_whitespace().collect();
+        (1..=all.len().min(4)).any(|count| self.fits(&all[..count].join(" ")))
+    }
+}

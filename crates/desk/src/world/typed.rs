@@ -1,0 +1,95 @@
+//! A text as it would be typed: words and numbers out of LaTeX, `×` where an x stands between numbers.
+
+/// A text in which each number stands by itself.
+pub(super) fn spread(text: &str) -> String {
+    text.chars().map(|c| if c.is_ascii_digit() || c == '.' || c == '-' { c } else { ' ' }).collect()
+}
+
+/// `13 m x 11 m`: an x between numbers is a sign.
+pub(super) fn with_times(text: &str) -> String {
+    let signs: Vec<char> = text.chars().collect();
+    let is_times = |at: usize| {
+        let before = signs[..at].iter().rev().find(|c| **c != ' ');
+        let after = signs[at + 1..].iter().find(|c| **c != ' ');
+        let apart = at > 0 && (signs[at - 1] == ' ' || signs[at - 1].is_ascii_digit());
+        matches!(signs[at], 'x' | 'X')
+            && apart
+            && before.is_some_and(|c| c.is_alphanumeric() || matches!(c, ')' | '²' | '³' | '%'))
+            && after.is_some_and(|c| c.is_ascii_digit() || matches!(c, '(' | '-' | '.' | '$' | '£'))
+            && signs[..at].iter().any(char::is_ascii_digit)
+            && signs.get(at + 1).is_some_and(|c| *c == ' ' || c.is_ascii_digit())
+    };
+    signs.iter().enumerate().map(|(at, sign)| if is_times(at) { '×' } else { *sign }).collect()
+}
+
+/// A prompt without the signs around its mathematics.
+pub(super) fn plain(prompt: &str) -> String {
+    from_latex(&prompt.replace('$', " "))
+}
+
+/// Words and numbers of LaTeX as they would be typed.
+pub(super) fn from_latex(text: &str) -> String {
+    let mut found = text.to_owned();
+    for (from, to) in [
+        ("\\left", ""),
+        ("\\right", ""),
+        ("\\,", " "),
+        ("\\:", " "),
+        ("\\;", " "),
+        ("\\ ", " "),
+        ("\\%", "%"),
+        ("\\$", "$"),
+        ("\\times", "×"),
+        ("\\cdot", "×"),
+        ("\\div", "÷"),
+        ("\\pi", "π"),
+        ("\\degree", "°"),
+        ("^{\\circ}", "°"),
+        ("^\\circ", "°"),
+        ("\\approx", "≈"),
+        ("\\le", "≤"),
+        ("\\ge", "≥"),
+        ("\\ne", "≠"),
+        ("~", " "),
+    ] {
+        found = found.replace(from, to);
+    }
+    // \frac{a}{b} is a/b, and what stands in braces after a command of words is the words.
+    while let Some(at) = found.find("\\frac{") {
+        let Some((above, after)) = braces(&found, at + 5) else { break };
+        let Some((below, end)) = braces(&found, after) else { break };
+        let simple = |part: &str| part.chars().all(|c| c.is_alphanumeric() || c == '.');
+        let held = |part: &str| if simple(part) { part.to_owned() } else { format!("({part})") };
+        let before = if found[..at].ends_with(|c: char| c.is_ascii_digit()) { " " } else { "" };
+        let fraction = format!("{before}{}/{}", held(above), held(below));
+        found.replace_range(at..end, &fraction);
+    }
+    for command in ["\\text", "\\mathrm", "\\textrm", "\\operatorname"] {
+        while let Some(at) = found.find(&format!("{command}{{")) {
+            let Some((inside, end)) = braces(&found, at + command.len()) else { break };
+            let inside = inside.to_owned();
+            found.replace_range(at..end, &inside);
+        }
+    }
+    for digit in ["2", "3"] {
+        found = found.replace(&format!("^{{{digit}}}"), &format!("^{digit}"));
+    }
+    found.replace("{,}", ",")
+}
+
+/// What stands in the braces that open at `at`, and where they end.
+fn braces(text: &str, at: usize) -> Option<(&str, usize)> {
+    let inside = text[at..].strip_prefix('{')?;
+    let mut depth = 1;
+    for (end, sign) in inside.char_indices() {
+        match sign {
+            '{' => depth += 1,
+            '}' => depth -= 1,
+            _ => {}
+        }
+        if depth == 0 {
+            return Some((&inside[..end], at + end + 2));
+        }
+    }
+    None
+}
