@@ -72,6 +72,14 @@ pub enum Rule {
     CrossMultiply,
     /// Worked out the numbers.
     Evaluate,
+    /// Differentiated a sum term by term.
+    TermByTerm,
+    /// `(uv)' = u'v + uv'`
+    ProductRule,
+    /// `(u/v)' = (u'v - uv')/v²`
+    QuotientRule,
+    /// The outer derivative at the inside, times the derivative of the inside.
+    ChainRule,
     /// Wrote all quantities in one unit.
     SameUnits,
     /// Added hours to hours, and minutes to minutes.

@@ -17,6 +17,7 @@ pub use sets::solution::{Solution, Writing};
 pub use sets::{solutions, solutions_given};
 pub use worked::arithmetic::arithmetic;
 pub use worked::common_denominator::over_one_denominator;
+pub use worked::differentiating::{as_derivative, derivative_of, differentiated};
 pub use worked::expanding::{expanding, has_brackets};
 pub use worked::factorising::{factorising, product_of_factors};
 pub use worked::gathered_terms::gathered;

@@ -9,7 +9,7 @@ pub(crate) use of_skill::{MethodDoesNotFit, OfSkill, one_unknown};
 use algebra::budget::Budget;
 use algebra::degrees::{in_degrees as in_degrees_written, in_radians, values_in_degrees};
 use algebra::normal::{Normaliser, NotNormal, Values};
-use algebra::solve::Rule;
+use algebra::solve::{Rule, as_derivative};
 use algebra::write::text_line;
 use algebra::{
     Assumptions, Condition, Expr, ExprKind, Line, Options, ReadError, Role, Setting, StepVerdict,
@@ -39,12 +39,21 @@ pub enum TaskKind {
     Factor,
     /// The value.
     Evaluate,
+    /// The derivative.
+    Differentiate,
 }
 
 impl TaskKind {
     /// All kinds.
-    pub const ALL: [Self; 6] =
-        [Self::Auto, Self::Solve, Self::Simplify, Self::Expand, Self::Factor, Self::Evaluate];
+    pub const ALL: [Self; 7] = [
+        Self::Auto,
+        Self::Solve,
+        Self::Simplify,
+        Self::Expand,
+        Self::Factor,
+        Self::Evaluate,
+        Self::Differentiate,
+    ];
 
     /// Its name on the command line.
     #[must_use]
@@ -56,6 +65,7 @@ impl TaskKind {
             Self::Expand => "expand",
             Self::Factor => "factor",
             Self::Evaluate => "evaluate",
+            Self::Differentiate => "differentiate",
         }
     }
 
@@ -128,6 +138,9 @@ impl From<&str> for NotSolved {
 pub fn work(task: &Task) -> Result<Solved, NotSolved> {
     let options = Options { quantities: task.quantities, ..Options::default() };
     let line = read_line_with(&task.problem, options).map_err(NotSolved::Unreadable)?.line;
+    if task.kind == TaskKind::Differentiate || is_derivative(task.kind, &line) {
+        return differentiate(task, &line);
+    }
     let worked = match (task.kind, &line) {
         (TaskKind::Simplify | TaskKind::Auto, Line::Expression(expr)) if !task.degrees => {
             tasks::simplify(expr)
@@ -142,7 +155,28 @@ pub fn work(task: &Task) -> Result<Solved, NotSolved> {
         (TaskKind::Simplify | TaskKind::Expand | TaskKind::Factor | TaskKind::Evaluate, _) => {
             return Err("This task is for an expression, and the problem is none.".into());
         }
+        (TaskKind::Differentiate, _) => return differentiate(task, &line),
     };
+    given_out(worked, &Setting { unknown: None, assumed: task.assumed.clone() })
+}
+
+/// Whether `d/dx (…)` is all that is asked.
+fn is_derivative(kind: TaskKind, line: &Line) -> bool {
+    let wanted = matches!(kind, TaskKind::Auto | TaskKind::Simplify | TaskKind::Evaluate);
+    wanted && matches!(line, Line::Expression(expr) if as_derivative(expr).is_some())
+}
+
+/// Differentiates for the letter that is asked for, the one of `d/dx`, or the only one.
+fn differentiate(task: &Task, line: &Line) -> Result<Solved, NotSolved> {
+    let told = match line {
+        Line::Expression(expr) => as_derivative(expr).map(|(letter, _)| letter.to_owned()),
+        _ => None,
+    };
+    let of = line.as_equation().map_or_else(|| line.symbols(), |(_, right)| right.symbols());
+    let only = if of.len() == 1 { of.into_iter().next() } else { None };
+    let letter = task.unknown.clone().or(told).or(only);
+    let letter = letter.ok_or("Say by which letter it is to be differentiated.")?;
+    let worked = tasks::differentiate(line, &letter);
     given_out(worked, &Setting { unknown: None, assumed: task.assumed.clone() })
 }
 

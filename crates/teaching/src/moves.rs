@@ -74,6 +74,14 @@ pub enum Move {
     LogarithmLaws,
     /// An identity between trigonometric functions.
     Trigonometry,
+    /// Differentiated term by term.
+    Differentiate,
+    /// The derivative of a product.
+    ProductRule,
+    /// The derivative of a quotient.
+    QuotientRule,
+    /// The derivative of a function of a function.
+    ChainRule,
     /// Another unit.
     ChangeUnits,
     /// A product is zero when one of its factors is.

@@ -11,8 +11,9 @@ use algebra::budget::Budget;
 use algebra::normal::{Normaliser, NotNormal, Poly, Quotient, Values, prime_powers};
 use algebra::number::{decimal_places, to_decimal_text};
 use algebra::solve::{
-    Rule, Step, Unsolved, Way, eliminate, eliminate_terms, eliminate_three, expanding, factorising,
-    formula_values, gathered, one_unknown, product_of_factors, substitute, system_points, undone,
+    Rule, Step, Unsolved, Way, as_derivative, derivative_of, differentiated, eliminate,
+    eliminate_terms, eliminate_three, expanding, factorising, formula_values, gathered,
+    one_unknown, product_of_factors, substitute, system_points, undone,
 };
 use algebra::write::text;
 use algebra::{
@@ -225,6 +226,51 @@ fn in_steps(expr: &Expr, lines: Vec<(Expr, Rule)>) -> Worked {
         method: ids::method::USUAL,
         methods: vec![ids::method::USUAL],
     }
+}
+
+/// The derivative of an expression, of `y = …` or of `f(x) = …`, for a letter.
+///
+/// # Errors
+/// [`NO_FORM`] for what has no derivative here.
+pub fn differentiate(line: &Line, letter: &str) -> Result<Worked, String> {
+    let (name, of) = match line {
+        Line::Expression(expr) => match as_derivative(expr) {
+            Some((_, inside)) => (None, inside.clone()),
+            None => (None, expr.clone()),
+        },
+        _ => {
+            let (left, right) = line.as_equation().ok_or(NO_FORM)?;
+            let name = match &left.kind {
+                ExprKind::Symbol(name) if name.chars().count() == 1 => format!("d{name}/d{letter}"),
+                _ => return Err(NO_FORM.into()),
+            };
+            (Some(name), right.clone())
+        }
+    };
+    let lines = differentiated(&of, letter);
+    if lines.is_empty() {
+        return Err(NO_FORM.into());
+    }
+    let Some(name) = name else {
+        return Ok(in_steps(&derivative_of(&of, letter), lines));
+    };
+    // `y = x³`, and below it what dy/dx is.
+    let is = |value: &Expr| Line::equation(Expr::symbol(&name), value.clone());
+    let mut drafts =
+        vec![Draft::Line { line: line.clone(), reason: Rule::Given.into(), role: Role::Starts }];
+    drafts.extend(lines.into_iter().map(|(value, rule)| Draft::Line {
+        line: is(&value),
+        reason: rule.into(),
+        role: Role::Follows,
+    }));
+    if let Some(Draft::Line { role, .. }) = drafts.last_mut() {
+        *role = Role::Concludes;
+    }
+    Ok(Worked {
+        working: Working(drafts),
+        method: ids::method::USUAL,
+        methods: vec![ids::method::USUAL],
+    })
 }
 
 /// A line in one unknown, worked on a board; `told` is how its reasons write a part of it.

@@ -2,10 +2,12 @@
 //!
 //! `one_unknown` works any line in one unknown; `linear` and `proportion` their own kinds by the methods of a class.
 //! `two_equations`, `three_equations` and `nonlinear_systems` work systems; `inverse_operations` and `gathered_terms`
-//! formulas; `arithmetic`, `expanding`, `factorising`, `laws`, `common_denominator`, `quantities` and `rationalise` expressions.
+//! formulas; `arithmetic`, `expanding`, `factorising`, `laws`, `common_denominator`, `quantities`, `differentiating` and
+//! `rationalise` expressions.
 
 pub(crate) mod arithmetic;
 pub(crate) mod common_denominator;
+pub(crate) mod differentiating;
 pub(crate) mod expanding;
 pub(crate) mod factorising;
 pub(crate) mod gathered_terms;

@@ -1,12 +1,16 @@
 //! One expression written as another that is equal to it.
 
 use super::{Move, size, summands};
+use algebra::solve::as_derivative;
 use algebra::{Expr, ExprKind, Function};
 
 /// How `to` was made from `from`; `None` when it has no short name.
 pub(super) fn between(from: &Expr, to: &Expr) -> Option<Move> {
     let both = |test: &dyn Fn(&Expr) -> bool| (test(from), test(to));
     let has = |expr: &Expr, test: &dyn Fn(&Expr) -> bool| expr.any(&mut |part| test(part));
+    if let Some(found) = differentiation(from, to) {
+        return Some(found);
+    }
     if has(from, &is_unit) || has(to, &is_unit) {
         return (units(from) != units(to)).then_some(Move::ChangeUnits).or(Some(Move::Evaluate));
     }
@@ -44,6 +48,34 @@ pub(super) fn between(from: &Expr, to: &Expr) -> Option<Move> {
         _ if size(to) < size(from) => Some(Move::Evaluate),
         _ => None,
     }
+}
+
+/// The rule by which a derivative above was taken; `None` where none stands there, or it still does.
+fn differentiation(from: &Expr, to: &Expr) -> Option<Move> {
+    let derivatives = |expr: &Expr| {
+        let mut found = Vec::new();
+        expr.any(&mut |part| {
+            if let Some((letter, inside)) = as_derivative(part) {
+                found.push((letter.to_owned(), inside.clone()));
+            }
+            false
+        });
+        found
+    };
+    let (before, after) = (derivatives(from), derivatives(to));
+    let (letter, inside) = before.iter().find(|one| !after.contains(one))?;
+    let has = |part: &Expr| part.symbols().contains(letter);
+    let is_letter = |part: &Expr| matches!(&part.kind, ExprKind::Symbol(name) if name == letter);
+    Some(match &inside.kind {
+        ExprKind::Multiply(a, b) if has(a) && has(b) => Move::ProductRule,
+        ExprKind::Divide(_, b) if has(b) => Move::QuotientRule,
+        ExprKind::Power(base, exponent) if !is_letter(base) && !is_letter(exponent) => {
+            Move::ChainRule
+        }
+        ExprKind::Root { radicand, .. } if !is_letter(radicand) => Move::ChainRule,
+        ExprKind::Call { arguments, .. } if !arguments.iter().all(is_letter) => Move::ChainRule,
+        _ => Move::Differentiate,
+    })
 }
 
 /// Whether brackets that stand above are gone below.

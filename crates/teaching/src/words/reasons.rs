@@ -173,6 +173,14 @@ pub fn reason(rule: &Rule) -> String {
             "Multiply above and below by the same sum with the other sign: the root below goes"
                 .into()
         }
+        Rule::TermByTerm => "Differentiate term by term".into(),
+        Rule::ProductRule => "The product rule: $(uv)' = u'v + uv'$".into(),
+        Rule::QuotientRule => {
+            "The quotient rule: $\\left(\\frac{u}{v}\\right)' = \\frac{u'v - uv'}{v^2}$".into()
+        }
+        Rule::ChainRule => {
+            "The chain rule: the outer derivative, times the derivative of the inside".into()
+        }
         Rule::SameUnits => "Write all in one unit".into(),
         Rule::AddLikeUnits => "Add each unit by itself".into(),
         Rule::CarryUnits => "Sixty minutes are an hour, sixty seconds a minute: carry them".into(),
