@@ -194,17 +194,21 @@ fn keep_the_answer(
     next: &mut Vec<String>,
     lines: &[DeskLine],
 ) {
+    // What somebody wrote is no secret.
+    if world.is_written_in(lines) {
+        return;
+    }
     for line in judged.iter_mut().filter(|line| line.verdict.word != VerdictWord::Holds) {
-        if world.tells(&line.verdict.says, lines) {
+        if world.tells(&line.verdict.says) {
             line.verdict.says = "This does not follow. Look at it again.".into();
         }
         if let Some(strongest) = line.hints.pop() {
-            line.hints.retain(|hint| !world.tells(hint, lines));
+            line.hints.retain(|hint| !world.tells(hint));
             line.hints.push(strongest);
         }
     }
     if let Some(strongest) = next.pop() {
-        next.retain(|hint| !world.tells(hint, lines));
+        next.retain(|hint| !world.tells(hint));
         next.push(strongest);
     }
 }

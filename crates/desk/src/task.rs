@@ -558,7 +558,7 @@ fn in_degrees(near: Line) -> Line {
 }
 
 /// Said beside a rounded value that was written with an equals sign.
-const WRITE_NEARLY: &str = "Right. It is rounded, so write ≈ for it.";
+pub(super) const WRITE_NEARLY: &str = "Right. It is rounded, so write ≈ for it.";
 /// Said where the sign of degrees is missing.
 const WRITE_DEGREES: &str = "Right in degrees. Write ° behind the angle.";
 /// Said beside a line that may have brought in a solution.

@@ -25,6 +25,9 @@ use teaching::ids::SlipId;
 use teaching::slips::{SLIPS, Slip};
 use teaching::verdict::{LineVerdict, VerdictWord};
 
+/// Longest line that is heard, in bytes: a longer one is mathematics or nothing.
+const LONGEST: usize = 600;
+
 /// The world of one problem.
 pub(super) struct World<'a> {
     rung: &'a Rung,
@@ -79,6 +82,9 @@ impl<'a> World<'a> {
         said: &JudgedLine,
         before: &Progress,
     ) -> Option<(JudgedLine, Progress)> {
+        if written.text.len() > LONGEST {
+            return None;
+        }
         let text = self.as_typed(written);
         if self.is_answer(task, &text) {
             let mut judged = self.judged(&text, said);
@@ -220,6 +226,9 @@ impl<'a> World<'a> {
 
     /// What an answer tells: whether it is the value, in its form, with its unit.
     pub fn told(&self, task: &Task, written: &DeskLine) -> Told {
+        if written.text.len() > LONGEST {
+            return Told { value: None, is_formed: false, unit: None };
+        }
         let text = self.as_typed(written);
         let answers = self.is_answer(task, &text) || self.line_answers(task, &text);
         let one = one_value(&text);
@@ -274,16 +283,22 @@ impl<'a> World<'a> {
         read(text, quantities)
     }
 
-    /// Whether a text that is said of lines tells the number that is asked for, when neither the problem nor the lines
-    /// hold it.
-    pub fn tells(&self, said: &str, lines: &[DeskLine]) -> bool {
+    /// Whether a text that is said of lines tells the number that is asked for, when the problem does not hold it.
+    pub fn tells(&self, said: &str) -> bool {
+        self.holds_asked(said) && !self.holds_asked(&self.rung.prompt)
+    }
+
+    /// Whether somebody's own lines hold the number that is asked for.
+    pub fn is_written_in(&self, lines: &[DeskLine]) -> bool {
+        let short = lines.iter().filter(|line| line.text.len() <= LONGEST);
+        short.take(super::MOST_LINES).any(|line| self.holds_asked(&line.text))
+    }
+
+    fn holds_asked(&self, text: &str) -> bool {
         let Some(asked) = self.asked.as_ref().and_then(exact_value) else { return false };
-        let holds = |text: &str| {
-            sentence::numbers(&spread(text)).iter().any(|number| {
-                number_in(number.text).as_ref().and_then(exact_value).as_ref() == Some(&asked)
-            })
-        };
-        holds(said) && !holds(&self.rung.prompt) && !lines.iter().any(|line| holds(&line.text))
+        sentence::numbers(&spread(text)).iter().any(|number| {
+            number_in(number.text).as_ref().and_then(exact_value).as_ref() == Some(&asked)
+        })
     }
 }
 

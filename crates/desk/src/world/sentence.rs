@@ -205,7 +205,8 @@ pub(super) fn numbers(text: &str) -> Vec<Number<'_>> {
         let end = number_end(text, start);
         let stop = next_start(text, end).unwrap_or(text.len());
         let behind = text[end..stop].trim_matches([' ', ',', ';', '.', '!', '?', '(', ')']);
-        let before = words(&text[..start]).last().unwrap_or_default();
+        let near = text[..start].char_indices().rev().nth(30).map_or(0, |(at, _)| at);
+        let before = words(&text[near..start]).last().unwrap_or_default();
         found.push(Number { text: text[start..end].trim_end(), behind, before });
         at = end;
     }

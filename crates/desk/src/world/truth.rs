@@ -2,13 +2,12 @@
 
 use super::{World, formulas};
 use crate::JudgedLine;
-use crate::task::{Progress, Task};
+use crate::task::{Progress, Task, WRITE_NEARLY};
 use algebra::number::Notation;
 use algebra::step::exact_value;
 use algebra::{Expr, ExprKind, Line, Rational, Relation, Role, StepVerdict, judge_alone};
 use teaching::verdict::{LineVerdict, VerdictWord};
 
-const WRITE_NEARLY: &str = "Right. It is rounded, so write ≈ for it.";
 const PUT_IN: &str = "Now put in what is given.";
 const FITS_STORY: &str = "This fits the story.";
 const FITS: &str = "This fits the problem.";

@@ -97,3 +97,17 @@ fn the_table_holds_right_and_wrong_ones() {
         all.len()
     );
 }
+
+/// Lines that are long are answered as before anybody listened to words: the work on them is bounded.
+#[test]
+fn long_lines_of_numbers_and_words_are_not_heard() {
+    let rung = &rungs()["area.triangle/grip"];
+    let long = ["1 2 3 ".repeat(2_000), "x 1 ".repeat(3_000), "it is 330 or ".repeat(900)];
+    let lines: Vec<DeskLine> = long
+        .iter()
+        .cycle()
+        .take(60)
+        .map(|text| DeskLine { text: text.clone(), latex: false })
+        .collect();
+    assert!(!judge(rung, &lines).answered);
+}
