@@ -117,7 +117,9 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     let task = Task::of(rung, lines);
     // In a story the student sets up the equation: there is no line above the first one.
     let is_words = rung.answer.is_words();
-    let mut progress = Progress::from((!task.story && !is_words).then(|| task.problem.clone()));
+    let mut progress = Progress::from(
+        (!task.story && !is_words && !rung.line.is_empty()).then(|| task.problem.clone()),
+    );
     let world = World::of(rung);
     let mut judged = Vec::new();
     let mut answered = false;

@@ -86,7 +86,11 @@ impl<'a> World<'a> {
             return None;
         }
         let text = self.as_typed(written);
-        if self.is_answer(task, &text) {
+        // What stands in the key is the answer, unless it is proved to lose or gain a solution.
+        let word = said.verdict.word;
+        let is_proved_other =
+            matches!(word, VerdictWord::DropsSolution | VerdictWord::AddsSolution);
+        if self.is_answer(task, &text) || !is_proved_other && self.is_key(&text) {
             let mut judged = self.judged(&text, said);
             judged.holds(Role::Concludes, "");
             judged.answers = true;
@@ -107,7 +111,8 @@ impl<'a> World<'a> {
     /// A line as it would be typed, with `×` where an x stands between numbers.
     fn as_typed(&self, written: &DeskLine) -> String {
         let text = if written.latex { from_latex(&written.text) } else { written.text.clone() };
-        if self.rung.unknown == "x" { text } else { with_times(&text) }
+        let has_x = self.rung.unknown == "x" || self.rung.answer.value.contains('x');
+        if has_x { text } else { with_times(&text) }
     }
 
     /// In a problem in words a line that is not understood is kept: it never breaks for what it is not.
@@ -230,7 +235,8 @@ impl<'a> World<'a> {
             return Told { value: None, is_formed: false, unit: None };
         }
         let text = self.as_typed(written);
-        let answers = self.is_answer(task, &text) || self.line_answers(task, &text);
+        let answers =
+            self.is_answer(task, &text) || self.is_key(&text) || self.line_answers(task, &text);
         let one = one_value(&text);
         let unit = one.as_ref().map(|(_, unit)| *unit).filter(|unit| !unit.is_empty());
         let is_value = one.as_ref().and_then(|(value, _)| exact_value(value)).map(|value| {

@@ -5,7 +5,8 @@ use algebra::work::{Limit, within};
 use algebra::{Assumptions, Role};
 use serde::{Deserialize, Serialize};
 use skills::ids::method_named;
-use skills::solving::{NotSolved, Solved, Task, TaskKind, work};
+use skills::solving::{NotSolved, Solved, Task, TaskKind, decimals, work};
+use skills::typed::{TypedWorking, work_in_words};
 use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
 
@@ -47,6 +48,9 @@ pub struct SolveAnswer {
     /// The value as a decimal, when it is a number that is not whole.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub decimal: Option<String>,
+    /// What was understood, where it was asked for in words.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub understood: Option<String>,
     /// The working, every line proved.
     pub lines: Vec<SolvedLine>,
     /// The method that was used.
@@ -72,6 +76,17 @@ pub struct SolvedLine {
     pub role: Role,
     /// `given` or `holds`.
     pub verdict: VerdictWord,
+}
+
+impl SolveRequest {
+    /// Whether nothing is told beside the problem.
+    fn is_bare(&self) -> bool {
+        self.method.is_none()
+            && self.unknown.is_none()
+            && self.assume.is_empty()
+            && self.angle.is_none()
+            && !self.quantities
+    }
 }
 
 impl SolveAnswer {
@@ -107,6 +122,12 @@ pub fn answer(request: &SolveRequest) -> SolveAnswer {
         Err((text, _)) => return unanswered(&format!("“{text}” is no assumption about a letter.")),
     };
     let name = request.task.as_deref().unwrap_or("auto");
+    if name == "auto"
+        && request.is_bare()
+        && let Some(found) = work_in_words(&request.problem)
+    {
+        return asked_in_words(id, found);
+    }
     let Some(kind) = TaskKind::named(name) else {
         return unanswered(&format!("There is no task “{name}”."));
     };
@@ -136,11 +157,26 @@ pub fn answer(request: &SolveRequest) -> SolveAnswer {
     }
 }
 
+fn asked_in_words(id: serde_json::Value, found: TypedWorking) -> SolveAnswer {
+    let read = found.answer.read();
+    SolveAnswer {
+        id,
+        answer: found.answer.text,
+        decimal: read.and_then(|line| decimals(&line)),
+        understood: found.understood,
+        lines: found.working.into_iter().map(SolvedLine::from).collect(),
+        method: found.method.to_string(),
+        methods: found.methods.iter().map(|method| method.id.to_string()).collect(),
+        error: None,
+    }
+}
+
 fn solved(id: serde_json::Value, found: Solved) -> SolveAnswer {
     SolveAnswer {
         id,
         answer: found.answer,
         decimal: found.decimal,
+        understood: None,
         lines: found.working.into_iter().map(SolvedLine::from).collect(),
         method: found.method.to_string(),
         methods: found.methods.iter().map(ToString::to_string).collect(),

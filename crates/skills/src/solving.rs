@@ -368,7 +368,8 @@ fn degrees_shown(proved: &Line, setting: &Setting) -> Option<Line> {
 }
 
 /// The values of an answer as decimals, parted by commas; `None` when each is whole.
-fn decimals(answer: &Line) -> Option<String> {
+#[must_use]
+pub fn decimals(answer: &Line) -> Option<String> {
     let values: Vec<&Expr> = match answer {
         Line::Expression(Expr { kind: ExprKind::Ratio(_), .. }) => return None,
         Line::Expression(value) => vec![value],

@@ -2,9 +2,10 @@
 
 mod general;
 pub mod rung;
-mod tasks_in_words;
-mod words;
+mod tasks;
+mod text;
 
+use crate::ladder::Answer;
 use crate::solving::{MethodDoesNotFit, TaskKind, one_unknown};
 use algebra::read::Mend;
 use algebra::work::{self, Limit, within};
@@ -25,6 +26,14 @@ pub struct TypedWorking {
     pub problem: String,
     /// As it was read, for typesetting.
     pub latex: String,
+    /// What was understood, where it was asked for in words: "The mean of 3, 5 and 8".
+    pub understood: Option<String>,
+    /// The problem as a student reads it, with mathematics between dollar signs.
+    pub prompt: String,
+    /// What is assumed of its letters, as it could be typed.
+    pub given: Vec<String>,
+    /// What it comes to.
+    pub answer: Answer,
     /// The skill it belongs to.
     pub skill: String,
     /// What that skill is called.
@@ -78,13 +87,19 @@ pub fn work(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoW
 }
 
 fn found(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWorking> {
-    if let Some(found) = in_words(problem) {
+    if let Some(found) = in_words(problem, method) {
         return Ok(found);
     }
     if let Some(found) = of_skill(problem, method) {
         return found;
     }
     general::work(problem, method)
+}
+
+/// The working of a task that is asked for in words; `None` for everything else, whatever it is.
+#[must_use]
+pub fn work_in_words(problem: &str) -> Option<TypedWorking> {
+    within(Limit::steps(MOST_STEPS), || in_words(problem, None)).ok().flatten()
 }
 
 /// How a problem is asked for.
@@ -104,13 +119,15 @@ pub enum Asked {
 
 /// How a problem is asked for, whether or not it can be worked.
 pub fn asked(problem: &str) -> Asked {
-    if tasks_in_words::recognise(problem).is_some() {
+    if let (Some((verb, task)), rest) = general::parted(problem)
+        && read_line(rest).is_ok_and(|read| !matches!(read.line, Line::Sentence(_)))
+    {
+        return Asked::Task { verb, task };
+    }
+    if tasks::recognise(problem).next().is_some() {
         return Asked::Words;
     }
-    match general::parted(problem).0 {
-        Some((verb, task)) => Asked::Task { verb, task },
-        None => Asked::Mathematics,
-    }
+    Asked::Mathematics
 }
 
 /// One clear sentence, and no place.
@@ -118,20 +135,46 @@ pub fn no(says: impl Into<String>) -> NoWorking {
     NoWorking { says: says.into(), at: None, mend: None }
 }
 
+/// How many readings of a text are worked before it is given up.
+const READINGS: usize = 5;
+
 /// A task in words, when it is one and its working is proved.
-fn in_words(problem: &str) -> Option<TypedWorking> {
-    let task = tasks_in_words::recognise(problem)?;
+fn in_words(problem: &str, method: Option<MethodId>) -> Option<TypedWorking> {
+    tasks::recognise(problem).take(READINGS).find_map(|task| worked(problem, task, method))
+}
+
+fn worked(problem: &str, task: tasks::Task, method: Option<MethodId>) -> Option<TypedWorking> {
+    let (lines, answer) = match task.work {
+        tasks::Work::Lines(work) => *work,
+        tasks::Work::Solver(solver) => {
+            let mut found = general::solved(problem, &solver, method, task.skill).ok()?;
+            found.understood = Some(task.says);
+            found.given = task.given;
+            if task.marks_degrees {
+                found.answer.text = format!("{}°", found.answer.text.replace(" or ", "° or "));
+            }
+            return Some(found);
+        }
+    };
     let card = crate::find(task.skill)?.card();
-    let method = card.methods.iter().find(|method| method.id == task.method)?;
-    let working = Working::from(task.lines).verified().ok()?;
-    let first = working.iter().find(|line| line.role == Role::Starts)?;
+    let of_card = card.methods.iter().find(|method| method.id == task.method);
+    let title = task.topic.unwrap_or(card.title);
+    let method_title = of_card.map_or(title, |method| method.title);
+    let working = Working::from(lines).verified().ok()?;
+    let answer = answer.proved_by(&working)?;
+    let first = working.iter().find(|line| line.role == Role::Starts);
+    let first = first.or_else(|| working.iter().find(|line| line.latex.is_some()));
     Some(TypedWorking {
         problem: problem.trim().to_owned(),
-        latex: first.latex.clone().unwrap_or_default(),
+        latex: first.and_then(|line| line.latex.clone()).unwrap_or_default(),
+        understood: Some(task.says),
+        given: task.given,
+        prompt: rung::sentence(problem),
+        answer,
         skill: card.id.into(),
-        title: card.title.into(),
-        method: method.id,
-        methods: vec![MethodChoice { id: method.id, title: method.title.into() }],
+        title: title.into(),
+        method: task.method,
+        methods: vec![MethodChoice { id: task.method, title: method_title.into() }],
         working,
     })
 }
@@ -146,9 +189,14 @@ fn of_skill(problem: &str, method: Option<MethodId>) -> Option<Result<TypedWorki
         }
     };
     let choice = |m: &Method| MethodChoice { id: m.id, title: m.title.into() };
+    let latex = algebra::write::latex_line(&line);
     Some(Ok(TypedWorking {
         problem: problem.trim().to_owned(),
-        latex: algebra::write::latex_line(&line),
+        understood: None,
+        given: Vec::new(),
+        prompt: rung::prompt(problem, &line, &latex),
+        answer: rung::answer(problem, &line, &found.working).ok_or_else(|| no(CAN_DO)).ok()?,
+        latex,
         skill: found.card.id.into(),
         title: found.card.title.into(),
         method: found.method.id,

@@ -32,6 +32,21 @@ impl World<'_> {
         self.is_told(task, text)
     }
 
+    /// Whether a text is what stands in the key, however it is spaced, alone or behind "It is".
+    pub(super) fn is_key(&self, text: &str) -> bool {
+        const LEADS: &[&str] = &["it is ", "it's ", "they are ", "the answer is ", "answer is "];
+        let plain = |text: &str| {
+            let kept = text.chars().filter(|c| !c.is_whitespace() && !matches!(c, '(' | ')'));
+            kept.collect::<String>().replace('²', "^2").replace('³', "^3").replace('−', "-")
+        };
+        let (text, _) = without_label(text);
+        let text = text.trim().trim_end_matches('.');
+        let lower = text.to_lowercase();
+        let lead = LEADS.iter().find(|lead| lower.starts_with(**lead)).map_or(0, |lead| lead.len());
+        let (told, answer) = (plain(&text[lead..]), &self.rung.answer);
+        !told.is_empty() && (told == plain(&answer.text) || told == plain(&answer.value))
+    }
+
     /// Whether a text tells the answer in words, as a value, or in a sentence.
     fn is_told(&self, task: &Task, text: &str) -> bool {
         if self.rung.answer.is_words()

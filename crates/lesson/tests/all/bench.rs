@@ -184,15 +184,10 @@ fn a_problem_typed_by_hand_is_worked_and_stays_on_every_version() {
     }
     // What can be typed for an example can be typed for a rung: words and tasks, too.
     for (problem, prompt, answer, form) in [
-        ("share 60 in 2:3", "Share 60 in 2:3.", "24:36", "any"),
+        ("share 60 in 2:3", "Share 60 in 2:3.", "24 : 36", "any"),
         ("factorise x^2 - 9", "Factorise $x^{2} - 9$.", "(x - 3)(x + 3)", "factorised"),
         ("expand 3(x + 4)", "Expand $3\\left(x + 4\\right)$.", "3x + 12", "expanded"),
-        (
-            "area of a circle with radius 5",
-            "Area of a circle with radius 5.",
-            "≈ 78.5",
-            "decimal:1",
-        ),
+        ("area of a circle with radius 5", "Area of a circle with radius 5.", "25π", "any"),
         ("What is 15% of 60?", "What is 15% of 60?", "9", "any"),
     ] {
         let rung = rungs(&change(&plan, &typed(problem)).expect(problem)).swap_remove(0);

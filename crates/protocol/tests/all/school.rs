@@ -13,7 +13,7 @@ mod traps;
 mod typed;
 
 use crate::asked::pair;
-use protocol::check::{CheckAnswer, Verdict, answer};
+use protocol::check::{CheckAnswer, CheckRequest, Verdict, answer};
 use protocol::solve::{SolveRequest, answer as solve};
 
 /// What marks a row that is not answered rightly yet.
@@ -131,13 +131,21 @@ fn mistakes_are_refused_and_named() {
     });
 }
 
+/// Whether two answers say the same, however they are written.
+fn is_same(one: &str, other: &str) -> bool {
+    let (from, to) = (one.to_owned(), Some(other.to_owned()));
+    let asked = CheckRequest { from, to, quantities: true, ..CheckRequest::default() };
+    !other.is_empty() && answer(&asked).verdict.name() == "equivalent"
+}
+
 #[test]
 fn problems_get_an_answer_that_is_right() {
     check("typed.rs", typed::ROWS, |asked, expected| {
         let task = Some("auto".to_owned());
         let found =
             solve(&SolveRequest { problem: asked.to_owned(), task, ..SolveRequest::default() });
-        let fits = expected.split(" | ").any(|one| one == found.answer);
+        let fits =
+            expected.split(" | ").any(|one| one == found.answer || is_same(one, &found.answer));
         if fits { Ok(()) } else { Err(found.error.map_or(found.answer, |error| error.says)) }
     });
 }

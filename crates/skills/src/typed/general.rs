@@ -1,10 +1,10 @@
 //! A problem in mathematics, with or without a word that says what to do: the working that the solver finds, and the
 //! skill it belongs to.
 
-use super::{CAN_DO, MethodChoice, NoWorking, TypedWorking, no};
+use super::{CAN_DO, MethodChoice, NoWorking, TypedWorking, no, rung};
 use crate::solving::{self, Task, TaskKind};
 use algebra::write::latex_line;
-use algebra::{Expr, ExprKind, Line, read_line};
+use algebra::{Expr, ExprKind, Line, Options, read_line, read_line_with};
 use teaching::ids::MethodId;
 use teaching::words::{capital, unreadable};
 
@@ -80,26 +80,57 @@ pub(super) fn work(problem: &str, method: Option<MethodId>) -> Result<TypedWorki
     if task.is_none() && matches!(reading.line, Line::Expression(_)) && letters.len() > 3 {
         return Err(no(format!("This could not be worked. {CAN_DO}")));
     }
-    let found = solving::work(&Task {
+    let task = Task {
         kind: task.unwrap_or_default(),
         problem: rest.to_owned(),
         method,
         unknown: letter.or_else(|| letters.first().filter(|_| letters.len() == 1).cloned()),
         ..Task::default()
-    });
-    let Some(found) = found.ok().filter(|found| !found.working.is_empty()) else {
-        return Err(no(format!("This could not be worked. {CAN_DO}")));
     };
-    let skill_id = skill_of(&reading.line, task);
+    solved(problem, &task, method, "")
+}
+
+/// A problem that the solver works, by `method` where it fits; `skill` where it is known.
+///
+/// # Errors
+/// [`NoWorking`] when the solver does not work it.
+pub(super) fn solved(
+    problem: &str,
+    task: &Task,
+    method: Option<MethodId>,
+    skill: &'static str,
+) -> Result<TypedWorking, NoWorking> {
+    let cannot = || no(format!("This could not be worked. {CAN_DO}"));
+    let options = Options { quantities: task.quantities, ..Options::default() };
+    let line = read_line_with(&task.problem, options).map_err(|_| cannot())?.line;
+    let chosen = Task { method: method.or(task.method), ..task.clone() };
+    let found = solving::work(&chosen).or_else(|_| solving::work(task));
+    let found = found.ok().filter(|found| !found.working.is_empty()).ok_or_else(cannot)?;
+    let kind = (task.kind != TaskKind::Auto).then_some(task.kind);
+    let skill_id = if skill.is_empty() { skill_of(&line, kind) } else { skill };
     let card = crate::find(skill_id).map(|skill| skill.card()).ok_or_else(|| no(CAN_DO))?;
     let title = |id: MethodId| {
         let known = card.methods.iter().find(|method| method.id == id);
         known.map_or_else(|| spelled(id.as_str()), |method| method.title.to_owned())
     };
     let choice = |id: &MethodId| MethodChoice { id: *id, title: title(*id) };
+    let latex = latex_line(&line);
+    // The mathematics within the words is typeset.
+    let prompt = match problem.split_once(task.problem.as_str()) {
+        Some((before, after)) if !before.trim().is_empty() || !after.trim().is_empty() => {
+            rung::sentence(&format!("{}\u{1}{}", before.replace('$', ""), after.replace('$', "")))
+                .replace('\u{1}', &format!("${latex}$"))
+        }
+        _ => rung::prompt(problem, &line, &latex),
+    };
+    let answer = rung::answer(problem, &line, &found.working).ok_or_else(cannot)?;
     Ok(TypedWorking {
         problem: problem.trim().to_owned(),
-        latex: latex_line(&reading.line),
+        understood: None,
+        given: Vec::new(),
+        prompt,
+        answer,
+        latex,
         skill: card.id.into(),
         title: card.title.into(),
         method: found.method,

@@ -33,49 +33,55 @@ pub fn worked(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, N
 
 /// The rung of a worked problem.
 pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
-    let problem = found.problem.as_str();
-    let carries = |line: &&WorkingLine| line.role != Role::Checks;
-    let last = found.working.iter().rfind(carries);
-    let first = found.working.iter().find(|line| line.role == Role::Starts);
-    let (Some(first), Some(last)) = (first, last) else {
-        return Err(no("This could not be worked. Type another problem."));
-    };
-    let line = read_line(&first.math).map_or(Line::NoSolution, |reading| reading.line);
-    let is_value = matches!(line, Line::Expression(_));
-    let unknown = if is_value { None } else { asked_letter(&line, &last.math) };
-    let prompt = match asked(problem) {
-        Asked::Words => sentence(problem),
-        Asked::Task { verb, .. } => format!("{} ${}$.", capital(verb), found.latex),
-        Asked::Mathematics if is_value => format!("Work out ${}$.", found.latex),
-        Asked::Mathematics => format!("Solve ${}$.", found.latex),
-    };
-    let form = match asked(problem) {
-        _ if last.role == Role::Rounds => rounding(&last.math),
-        Asked::Task { task: TaskKind::Expand, .. } => Form::Expanded,
-        Asked::Task { task: TaskKind::Factor, .. } => Form::Factorised,
-        _ if is_value => Form::Any,
-        _ => Form::AllSolutions,
-    };
+    // Where formulas lead to one another, the last one is the problem's line. One that is the answer already is none.
+    let first = found.working.iter().rfind(|line| line.role == Role::Starts);
+    let last = found.working.iter().rfind(|line| line.carries());
+    let first = first.filter(|first| last.is_none_or(|last| last.math != first.math));
+    let math = first.map(|line| line.math.clone()).unwrap_or_default();
+    let line = read_line(&math).map_or(Line::NoSolution, |reading| reading.line);
+    let is_value = matches!(line, Line::Expression(_)) || found.answer.latex.is_none();
+    let unknown = if is_value { None } else { asked_letter(&line, &found.answer.value) };
     Ok(Rung {
         skill: found.skill,
         stage,
-        prompt,
+        prompt: found.prompt,
         figure: None,
-        answer: Answer {
-            text: last.math.clone(),
-            latex: last.latex.clone(),
-            value: last.math.clone(),
-            form,
-            unit: None,
-        },
+        answer: found.answer,
         choices: Vec::new(),
-        line: first.math.clone(),
+        line: math,
         unknown: unknown.unwrap_or_default(),
-        given: Vec::new(),
+        given: found.given,
         story: false,
         method: found.method,
         working: found.working,
     })
+}
+
+/// A problem in mathematics as a student reads it.
+pub(super) fn prompt(problem: &str, line: &Line, latex: &str) -> String {
+    match asked(problem) {
+        Asked::Words => sentence(problem),
+        Asked::Task { verb, .. } => format!("{} ${latex}$.", capital(verb)),
+        Asked::Mathematics if matches!(line, Line::Expression(_)) => format!("Work out ${latex}$."),
+        Asked::Mathematics => format!("Solve ${latex}$."),
+    }
+}
+
+/// What the working of a problem in mathematics comes to: its last line.
+pub(super) fn answer(problem: &str, line: &Line, working: &[WorkingLine]) -> Option<Answer> {
+    let last = working.iter().rfind(|line| line.role != Role::Checks)?;
+    let form = match asked(problem) {
+        _ if last.role == Role::Rounds => rounding(&last.math),
+        Asked::Task { task: TaskKind::Expand, .. } => Form::Expanded,
+        Asked::Task { task: TaskKind::Factor, .. } => Form::Factorised,
+        _ if matches!(line, Line::Expression(_)) => Form::Any,
+        _ if line.symbols().len() > 1 && line.as_equation().is_some() => {
+            asked_letter(line, &last.math).map_or(Form::AllSolutions, Form::SolvedFor)
+        }
+        _ => Form::AllSolutions,
+    };
+    let (text, latex) = (last.math.clone(), last.latex.clone());
+    Some(Answer { value: text.clone(), text, latex, form, unit: None })
 }
 
 /// The only letter of a problem, or the one that stands alone in its last line.
@@ -104,7 +110,7 @@ fn rounding(math: &str) -> Form {
 }
 
 /// Words as a sentence; a dollar sign would begin mathematics.
-fn sentence(problem: &str) -> String {
+pub(super) fn sentence(problem: &str) -> String {
     let text = capital(&problem.replace('$', ""));
     if text.ends_with(['.', '?', '!']) { text } else { format!("{text}.") }
 }
