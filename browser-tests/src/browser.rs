@@ -199,11 +199,11 @@ impl Browser {
         .await;
     }
 
-    /// Waits until a dialog that has opened has put the cursor into its mathematics field by itself.
-    pub async fn led_into_maths(&self) {
+    /// Waits until a dialog or a screen that has opened has put the cursor into its field by itself.
+    pub async fn led_into_field(&self) {
         self.until(
             "document.getAnimations().every((a) => a.playState !== 'running') \
-             && document.activeElement && document.activeElement.tagName === 'MATH-FIELD'",
+             && document.activeElement && document.activeElement.tagName === 'INPUT'",
         )
         .await;
     }

@@ -56,7 +56,7 @@ async fn a_lesson_is_built_from_nothing_taught_undone_and_kept() {
     // The example goes onto the slide that it was asked for.
     browser.press("Add to this slide …").await;
     browser.take("Worked example").await;
-    browser.led_into_maths().await;
+    browser.led_into_field().await;
     browser.keys("4(x+3)=52\u{e007}").await;
     browser.see_text("Divide both sides by").await;
     browser.press("Put it on a slide").await;

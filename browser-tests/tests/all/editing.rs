@@ -73,7 +73,7 @@ async fn an_example_is_worked_by_the_method_of_the_class() {
     let program = Program::start().await;
     let browser = lesson(&program, "Scaling the autumn feed").await;
     browser.press("Add a worked example").await;
-    browser.led_into_maths().await;
+    browser.led_into_field().await;
     browser.keys("n/6=10/15").await;
     browser.keys("\u{e007}").await; // enter works it out
     browser.see_text("Cross-multiply: the two diagonal products are equal").await;

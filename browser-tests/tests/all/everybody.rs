@@ -89,8 +89,8 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
         browser.see_text("The working will stand here").await;
         check(&browser, "the empty working bench").await;
-        browser.fill("Problem in words", "3(2x - 5) = 27").await;
-        browser.press("Work out these words").await;
+        browser.fill("Problem", "3(2x - 5) = 27").await;
+        browser.press("Work it out").await;
         browser.click("(//ol[contains(@class, 'lines')]/li)[2]/button").await;
         browser.see_text("Leave out for the class to fill in").await;
         check(&browser, "the working bench").await;

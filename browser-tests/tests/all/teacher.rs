@@ -42,12 +42,11 @@ async fn a_teacher_makes_a_lesson_and_a_ladder() {
 
     // A worked example from a typed problem; a wrong one first.
     browser.press("Add a worked example").await;
-    browser.led_into_maths().await;
-    browser.keys("3(2x").await;
+    browser.fill("Problem", "3(2x").await;
     browser.press("Work it out").await;
     browser.see_text("This “(” is never closed.").await;
-    browser.into_maths("Problem").await;
-    browser.keys("-5)=27").await;
+    browser.fill("Problem", "3(2x - 5) = 27").await;
+    browser.see_text("Linear equations").await;
     browser.press("Work it out").await;
     browser.see_text("Divide both sides by").await;
     let working =

@@ -15,13 +15,13 @@ async fn bench() -> (Program, Browser, LessonId) {
     browser.sign_in(&program.url).await;
     let (_, ladder) = program.demo_ladder().await;
     browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
-    browser.led_into_maths().await;
+    browser.led_into_field().await;
     (program, browser, ladder.lesson)
 }
 
 async fn begin(browser: &Browser, problem: &str) {
-    browser.fill("Problem in words", problem).await;
-    browser.press("Work out these words").await;
+    browser.fill("Problem", problem).await;
+    browser.press("Work it out").await;
     browser.see_text("On the wall").await;
 }
 
@@ -48,12 +48,29 @@ async fn write(browser: &Browser, line: usize, keys: &str) {
 }
 
 #[tokio::test]
+async fn words_are_understood_before_they_are_worked() {
+    let (_program, browser, _) = bench().await;
+    browser.fill("Problem", "Share £60 in the ratio 2:3").await;
+    browser.see_text("£60 shared in the ratio 2 : 3.").await;
+    browser.fill("Problem", "the hypotenuse of a purple triangle").await;
+    browser.see_text("Skills that are near").await;
+    browser
+        .fill("Problem", "A triangle has a base of 6 cm and a height of 4 cm. Find its area.")
+        .await;
+    browser.see_text("The area of a triangle with base 6 cm and height 4 cm.").await;
+    browser.press("Work it out").await;
+    browser.see_text("The area is 12 cm²").await;
+    until_verdicts(&browser, "given,given,holds,given").await;
+    browser.close().await;
+}
+
+#[tokio::test]
 async fn an_example_is_worked_changed_and_checked_line_by_line() {
     let (_program, browser, _) = bench().await;
 
     // What cannot be read says where it breaks, and nothing else happens.
-    browser.fill("Problem in words", "3(2x - 5 = 27").await;
-    browser.press("Work out these words").await;
+    browser.fill("Problem", "3(2x - 5 = 27").await;
+    browser.press("Work it out").await;
     browser.see_text("This “(” is never closed.").await;
     begin(&browser, "3(2x - 5) = 27").await;
     until_verdicts(&browser, "given,holds,holds,holds").await;

@@ -396,6 +396,12 @@ impl Task {
             progress.above = Some(in_degrees);
             return;
         }
+        // `x = 60` where angles are asked for in degrees.
+        if let Some(marked) = self.marked(meant).filter(|marked| self.holds(before, marked)) {
+            judged.holds(Role::Follows, WRITE_DEGREES);
+            progress.above = Some(marked);
+            return;
+        }
         if self.is_implied(before, meant) {
             judged.holds(Role::Follows, "");
             judged.verdict.made = moves::named(before, meant).unwrap_or_default();
@@ -517,7 +523,13 @@ impl Task {
         if self.story {
             return self.fits_story(line);
         }
-        matches!(self.compare(&self.problem, line), StepVerdict::Equivalent { .. })
+        let solves = |line: &Line| self.holds(&self.problem, line);
+        solves(line) || self.marked(line).is_some_and(|marked| solves(&marked))
+    }
+
+    /// Solutions without a sign as angles in degrees, where such are asked for.
+    fn marked(&self, line: &Line) -> Option<Line> {
+        (self.asks_degrees && solved(line)).then(|| in_degrees(line.clone()))
     }
 }
 
@@ -540,7 +552,7 @@ pub(super) fn is_worked_out(value: &Expr) -> bool {
     }
 }
 
-/// A rounded line whose number counts degrees, whether their sign stands there or not.
+/// Solutions or a rounded line whose numbers count degrees, whether their sign stands there or not.
 fn in_degrees(near: Line) -> Line {
     let degrees = |value: Expr| match value.kind {
         ExprKind::Degree(_) => value,
@@ -553,6 +565,7 @@ fn in_degrees(near: Line) -> Line {
             sides.extend(last);
             Line::Relations { sides, relations }
         }
+        Line::AnyOf(lines) => Line::AnyOf(lines.into_iter().map(in_degrees).collect()),
         other => other,
     }
 }

@@ -13,6 +13,8 @@ mod truth;
 mod typed;
 mod words;
 
+pub(super) use self::typed::words_of_latex;
+
 use self::asked::{asked, nouns, number_in, one_value, units, without_label};
 use self::typed::{from_latex, plain, spread, with_times};
 use super::task::{Progress, Task};

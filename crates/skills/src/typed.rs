@@ -1,6 +1,7 @@
 //! A typed problem, recognised and given its working.
 
 mod general;
+pub mod near;
 pub mod rung;
 mod tasks;
 mod text;
@@ -93,7 +94,22 @@ fn found(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWork
     if let Some(found) = of_skill(problem, method) {
         return found;
     }
-    general::work(problem, method)
+    let found = general::work(problem, method);
+    // What is told in words and not understood is told with what is near it.
+    found.map_err(|why| match &near::near(problem)[..] {
+        [] => why,
+        _ if why.mend.is_some() || !is_in_words(problem) => why,
+        titles => no(format!(
+            "This was not understood. Skills that are near: {}. {CAN_DO}",
+            titles.join("; ")
+        )),
+    })
+}
+
+/// Whether more than one word stands in a text.
+fn is_in_words(text: &str) -> bool {
+    let words = text.split(|c: char| !c.is_alphabetic());
+    words.filter(|word| word.chars().count() > 3).count() > 1
 }
 
 /// The working of a task that is asked for in words; `None` for everything else, whatever it is.
@@ -150,8 +166,15 @@ fn worked(problem: &str, task: tasks::Task, method: Option<MethodId>) -> Option<
             let mut found = general::solved(problem, &solver, method, task.skill).ok()?;
             found.understood = Some(task.says);
             found.given = task.given;
-            if task.marks_degrees {
-                found.answer.text = format!("{}°", found.answer.text.replace(" or ", "° or "));
+            // Degrees are said in the key, in the text where they were asked for.
+            if solver.degrees {
+                let text = format!("{}°", found.answer.text.replace(" or ", "° or "));
+                let read = read_line(&text).ok()?.line;
+                found.answer.latex = Some(algebra::write::latex_line(&read));
+                found.answer.value.clone_from(&text);
+                if task.marks_degrees {
+                    found.answer.text = text;
+                }
             }
             return Some(found);
         }

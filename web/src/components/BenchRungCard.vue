@@ -3,6 +3,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { BenchRung, Change } from '@/api/client'
+import ProblemField from './ProblemField.vue'
 import RungFace from './RungFace.vue'
 import { words } from '@/words'
 
@@ -82,9 +83,9 @@ function setWords(): void {
       </label>
       <form class="field" @submit.prevent="type">
         <span aria-hidden="true">{{ words.bench.typed }}</span>
-        <el-input v-model="problem" maxlength="300" :placeholder="words.bench.typedHint" :aria-label="words.bench.typed">
+        <problem-field v-model="problem" :label="words.bench.typed" :hint="words.bench.typedHint">
           <template #append><el-button native-type="submit">{{ words.bench.take }}</el-button></template>
-        </el-input>
+        </problem-field>
       </form>
     </div>
   </rung-face>

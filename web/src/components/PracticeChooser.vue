@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** A problem for a slide: typed, or drawn from the catalogue. */
-import { ElButton, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
+import { ElButton, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { onMounted, ref, useTemplateRef } from 'vue'
 import { api, reply, type Block, type PracticeOrder, type Stage } from '@/api/client'
 import FailureNote from './FailureNote.vue'
+import ProblemField from './ProblemField.vue'
 import { useSkills } from '@/composables/useSkills'
 import { stageNames } from '@/words'
 import { blockWords } from '@/words/plan'
@@ -16,7 +17,7 @@ const skill = ref(props.skill ?? '')
 const stage = ref<Stage>('grip')
 const typed = ref('')
 const { failure, busy, call } = useCall()
-const field = useTemplateRef('field')
+const field = useTemplateRef<InstanceType<typeof ProblemField>>('field')
 
 onMounted(() => field.value?.focus())
 
@@ -29,7 +30,7 @@ const seed = (): number => Math.floor(Math.random() * 1_000_000)
 <template>
   <div class="chooser">
     <form class="row" @submit.prevent="order({ kind: 'typed', problem: typed })">
-      <el-input ref="field" v-model="typed" maxlength="300" :placeholder="blockWords.typedHint" :aria-label="blockWords.typed" class="skill" />
+      <problem-field ref="field" v-model="typed" :label="blockWords.typed" :hint="blockWords.typedHint" class="skill" />
       <el-button native-type="submit" :disabled="!typed.trim()" :loading="busy">{{ blockWords.pose }}</el-button>
     </form>
     <form class="row" @submit.prevent="order({ kind: 'drawn', skill, stage, seed: seed(), index: seed() % 3 })">

@@ -1,23 +1,22 @@
 <script setup lang="ts">
-/** A problem for the working bench: typed in mathematics, said in words, or drawn from the catalogue. */
-import { ElButton, ElInput, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
+/** A problem for the working bench: typed, in mathematics or in words, or drawn from the catalogue. */
+import { ElButton, ElOption, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { ref, useTemplateRef } from 'vue'
 import type { Beginning, SkillCard, Stage } from '@/api/client'
-import MathInput from './MathInput.vue'
+import ProblemField from './ProblemField.vue'
 import { stageNames, words } from '@/words'
 
 defineProps<{ cards: SkillCard[]; busy: boolean }>()
 const emit = defineEmits<{ begin: [beginning: Beginning] }>()
 
-const latex = ref('')
-const inWords = ref('')
+const problem = ref('')
 const skill = ref('')
 const stage = ref<Stage>('grip')
 const stages = Object.keys(stageNames) as Stage[]
-const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
+const field = useTemplateRef<InstanceType<typeof ProblemField>>('field')
 
-function typed(text: string, isLatex: boolean): void {
-  if (text.trim()) emit('begin', { kind: 'typed', problem: { text, latex: isLatex } })
+function typed(): void {
+  if (problem.value.trim()) emit('begin', { kind: 'typed', problem: { text: problem.value, latex: false } })
 }
 function draw(): void {
   if (skill.value) emit('begin', { kind: 'drawn', skill: skill.value, stage: stage.value, seed: Math.floor(Math.random() * 1_000_000) })
@@ -27,15 +26,10 @@ defineExpose({ focus: () => field.value?.focus() })
 
 <template>
   <div class="chooser">
-    <div class="way">
+    <form class="way" @submit.prevent="typed">
       <h3>{{ words.example.type }}</h3>
-      <math-input ref="field" v-model="latex" :label="words.example.problem" @enter="typed(latex, true)" />
-      <el-button size="large" type="primary" :disabled="!latex.trim()" :loading="busy" @click="typed(latex, true)">{{ words.example.work }}</el-button>
-    </div>
-    <form class="way" @submit.prevent="typed(inWords, false)">
-      <h3>{{ words.example.say }}</h3>
-      <el-input v-model="inWords" size="large" maxlength="300" :placeholder="words.example.sayHint" :aria-label="words.example.inWords" />
-      <el-button size="large" native-type="submit" :disabled="!inWords.trim()">{{ words.example.workWords }}</el-button>
+      <problem-field ref="field" v-model="problem" :label="words.example.problem" :hint="words.example.sayHint" />
+      <el-button size="large" type="primary" native-type="submit" :disabled="!problem.trim()" :loading="busy">{{ words.example.work }}</el-button>
     </form>
     <form class="way" @submit.prevent="draw">
       <h3>{{ words.example.draw }}</h3>
@@ -60,8 +54,6 @@ defineExpose({ focus: () => field.value?.focus() })
   gap: 8px;
   justify-items: start;
 }
-.way > :deep(.math-field),
-.way > .el-input,
 .way > .el-select {
   inline-size: 100%;
 }

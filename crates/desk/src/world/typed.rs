@@ -27,6 +27,19 @@ pub(super) fn plain(prompt: &str) -> String {
     from_latex(&prompt.replace('$', " "))
 }
 
+/// A line of the mathematics field as words: functions whose names begin a word are letters of it, `\\cos t` is "cost".
+pub(crate) fn words_of_latex(text: &str) -> String {
+    let names = [
+        "arcsin", "arccos", "arctan", "sin", "cos", "tan", "sec", "csc", "cot", "log", "ln",
+        "theta", "alpha", "beta",
+    ];
+    let mut found = text.to_owned();
+    for name in names {
+        found = found.replace(&format!("\\{name} "), name).replace(&format!("\\{name}"), name);
+    }
+    from_latex(&found)
+}
+
 /// Words and numbers of LaTeX as they would be typed.
 pub(super) fn from_latex(text: &str) -> String {
     let mut found = text.to_owned();

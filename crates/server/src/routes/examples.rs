@@ -10,6 +10,8 @@ use axum::extract::State;
 use lesson::Reveal;
 use lesson::example::{Beginning, Example, ExampleChange, LineOffers, SlipOffer, change};
 use serde::{Deserialize, Serialize};
+use skills::typed::rung::worked;
+use teaching::words::capital;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -17,6 +19,7 @@ use utoipa_axum::routes;
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
         .routes(routes!(begin_example))
+        .routes(routes!(understand_problem))
         .routes(routes!(change_example))
         .routes(routes!(slips_of_example))
 }
@@ -66,6 +69,43 @@ fn changed_text(change: Option<&ExampleChange>) -> &str {
         Some(ExampleChange::Write { text, .. } | ExampleChange::Insert { text, .. }) => &text.text,
         _ => "",
     }
+}
+
+/// A problem as a teacher types it, in mathematics or in words.
+#[derive(Deserialize, ToSchema)]
+struct TypedProblem {
+    problem: String,
+}
+
+/// What a typed problem is understood as, before it is worked.
+#[derive(Serialize, ToSchema)]
+struct Understanding {
+    /// In one line, with mathematics between dollar signs.
+    says: String,
+    /// The skill that it belongs to, or what it is called.
+    title: String,
+}
+
+/// What a typed problem is understood as.
+#[utoipa::path(post, path = "/api/examples/understood", request_body = TypedProblem,
+    responses((status = 200, body = Understanding), (status = "default", body = Failure)))]
+async fn understand_problem(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Body(asked): Body<TypedProblem>,
+) -> Result<Json<Understanding>, ApiError> {
+    let found = app.make(teacher, move || {
+        let found = worked(&asked.problem, None);
+        found
+            .map(|found| Understanding {
+                says: found
+                    .understood
+                    .map_or(found.prompt, |says| format!("{}.", capital(&says.replace('$', "")))),
+                title: found.title,
+            })
+            .map_err(|why| ApiError::no_working(&asked.problem, &why))
+    });
+    Ok(Json(found.await??))
 }
 
 /// A problem, typed or drawn, with its working.

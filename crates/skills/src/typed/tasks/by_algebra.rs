@@ -453,8 +453,22 @@ fn assumed_in(typed: &str, assumption: &str, degrees: bool) -> Option<Told> {
         degrees: is_turned && degrees,
         ..Task::default()
     };
+    let given = if task.degrees { in_radians(assumption) } else { assumption.to_owned() };
     let found = told(format!("{typed}, solved for {assumption}"), task)?;
-    Some(Told { given: vec![assumption.to_owned()], ..found })
+    Some(Told { given: vec![given], ..found })
+}
+
+/// `0 <= x < 360` with its bounds in radians: `(0)π/180 <= x < (360)π/180`.
+fn in_radians(assumption: &str) -> String {
+    let is_number = |word: &&str| word.parse::<f64>().is_ok();
+    let spaced = ["<=", ">=", "<", ">"].iter().fold(assumption.to_owned(), |text, sign| {
+        if *sign == "<" || *sign == ">" { text } else { text.replace(sign, &format!(" {sign} ")) }
+    });
+    let parts: Vec<String> = spaced
+        .split_whitespace()
+        .map(|word| if is_number(&word) { format!("{word}π/180") } else { word.to_owned() })
+        .collect();
+    parts.join(" ")
 }
 
 fn sized(found: &Found) -> Option<Told> {
