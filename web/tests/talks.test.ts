@@ -277,7 +277,7 @@ describe('a problem for a slide', () => {
 
   it('that was typed is posed, and handed over', async () => {
     const block = { kind: 'practice' }
-    asked.POST.mockImplementation(() => good({ block, pictures: [] }))
+    asked.POST.mockImplementation((path: string) => (path.endsWith('understood') ? good({ says: 'Solve $3x + 5 = 20$.', title: 'Linear equations' }) : good({ block, pictures: [] })))
     const wrapper = stand(PracticeChooser, { grade: 6 })
     expect(button(wrapper, 'Take it').attributes('disabled')).toBeDefined()
     await wrapper.find('input').setValue('3x + 5 = 20')
@@ -285,6 +285,8 @@ describe('a problem for a slide', () => {
     await settled()
     expect(body('POST')).toEqual({ kind: 'typed', problem: '3x + 5 = 20' })
     expect(wrapper.emitted('made')).toEqual([[block]])
+    // What was understood stands below the field.
+    expect(read(wrapper.find('.reading'))).toContain('Linear equations')
   })
 
   it('that cannot be posed says why and hands nothing over', async () => {

@@ -141,11 +141,13 @@ impl Task {
         } else if is_relation {
             // The student's own equation, and the lines below it.
             if let Some(above) = &progress.above {
-                judged.verdict = words::step_says(
-                    &self.compare(above, line),
-                    &self.unknown,
-                    Against::LineAbove(above),
-                );
+                let several = above.symbols().union(&line.symbols()).count() > 1;
+                let step = self.compare(above, line);
+                // A second equation in two letters need not follow from the first.
+                if !several || !matches!(step, StepVerdict::NotEquivalent(_)) {
+                    judged.verdict =
+                        words::step_says(&step, &self.unknown, Against::LineAbove(above));
+                }
             }
             progress.above = Some(line.clone());
         } else {

@@ -20,7 +20,7 @@ use self::typed::{from_latex, plain, spread, with_times};
 use super::task::{Progress, Task};
 use super::{DeskLine, JudgedLine};
 use algebra::step::exact_value;
-use algebra::{Expr, Line, Options, Rational, Role, read_line_with};
+use algebra::{Expr, Line, Options, Rational, Role, read_latex, read_line_with};
 use skills::SKILLS;
 use skills::ladder::{Choice, Rung};
 use teaching::ids::SlipId;
@@ -92,7 +92,10 @@ impl<'a> World<'a> {
         let word = said.verdict.word;
         let is_proved_other =
             matches!(word, VerdictWord::DropsSolution | VerdictWord::AddsSolution);
-        if self.is_answer(task, &text) || !is_proved_other && self.is_key(&text) {
+        // `15:25 = 3:5`: a true chain that ends in what stands in the key.
+        let end = text.rsplit(['=', '≈']).next().unwrap_or(&text);
+        let ends_in_key = word == VerdictWord::Holds && self.is_key(end);
+        if self.is_answer(task, &text) || !is_proved_other && (self.is_key(&text) || ends_in_key) {
             let mut judged = self.judged(&text, said);
             judged.holds(Role::Concludes, "");
             judged.answers = true;
@@ -104,10 +107,24 @@ impl<'a> World<'a> {
         // `rectangle: 26 × 6 = 156`
         let (bare, _) = without_label(&text);
         let line = self.read(bare, task);
+        if self.is_own_formula(bare) {
+            let mut judged = self.judged(&text, said);
+            judged.holds(Role::Defines, "");
+            return Some((judged, before.with_aside(true)));
+        }
         let heard = line.as_ref().and_then(|line| self.true_of_it(task, line, said, before));
         heard
             .or_else(|| self.wrong_value(task, bare, said, before))
             .or_else(|| self.kept(task, line.as_ref(), &text, said, before))
+    }
+
+    /// Whether a line is a formula that the working names: `S = 6s^2`.
+    fn is_own_formula(&self, text: &str) -> bool {
+        let Ok(told) = read_line_with(text, Options::default()) else { return false };
+        let formulas = self.rung.working.iter().filter(|line| line.latex.is_none());
+        let mut formulas =
+            formulas.filter_map(|line| line.math.strip_prefix('$')?.strip_suffix('$'));
+        formulas.any(|latex| read_latex(latex).is_ok_and(|formula| formula.line == told.line))
     }
 
     /// A line as it would be typed, with `×` where an x stands between numbers.
@@ -129,7 +146,9 @@ impl<'a> World<'a> {
         let is_wrong = matches!(said.verdict.word, VerdictWord::Breaks | VerdictWord::CantRead);
         // Where letters are reckoned with, a line that says something else is wrong.
         let is_algebra = !self.rung.story && !task.problem.symbols().is_empty();
-        if task.asks_letter || is_algebra || !is_wrong {
+        // A formula with everything put in has nothing left to be solved.
+        let is_reckoned = (task.asks_letter || is_algebra) && !is_put_in(&task.problem);
+        if is_reckoned || !is_wrong {
             return None;
         }
         let is_other = match line {
@@ -319,4 +338,11 @@ const KEPT: &str = "Kept with your working.";
 
 fn sides(line: &Line) -> Vec<Expr> {
     line.expressions().into_iter().cloned().collect()
+}
+
+/// A formula with everything put in: `A = 1/2 × 6 × 4`.
+fn is_put_in(line: &Line) -> bool {
+    line.as_equation().is_some_and(|(left, right)| {
+        matches!(left.kind, algebra::ExprKind::Symbol(_)) && right.symbols().is_empty()
+    })
 }

@@ -36,14 +36,14 @@ impl World<'_> {
     pub(super) fn is_key(&self, text: &str) -> bool {
         const LEADS: &[&str] = &["it is ", "it's ", "they are ", "the answer is ", "answer is "];
         let plain = |text: &str| {
-            let kept = text.chars().filter(|c| !c.is_whitespace() && !matches!(c, '(' | ')'));
+            let kept = text.chars().filter(|c| !c.is_whitespace());
             kept.collect::<String>().replace('²', "^2").replace('³', "^3").replace('−', "-")
         };
         let (text, _) = without_label(text);
         let text = text.trim().trim_end_matches('.');
         let lower = text.to_lowercase();
         let lead = LEADS.iter().find(|lead| lower.starts_with(**lead)).map_or(0, |lead| lead.len());
-        let (told, answer) = (plain(&text[lead..]), &self.rung.answer);
+        let (told, answer) = (plain(text.get(lead..).unwrap_or(text)), &self.rung.answer);
         !told.is_empty() && (told == plain(&answer.text) || told == plain(&answer.value))
     }
 

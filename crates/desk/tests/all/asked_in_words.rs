@@ -3,6 +3,8 @@
 #[path = "../../../skills/tests/problems/in_words.rs"]
 mod rows;
 
+use crate::asked_solutions;
+use crate::solutions::misjudged;
 use desk::{DeskLine, judge};
 use skills::ladder::Rung;
 use skills::typed::rung::rung;
@@ -47,4 +49,18 @@ fn another_answer_is_not_taken() {
         }
     }
     assert!(taken.is_empty(), "{}: {taken:#?}", taken.len());
+}
+
+#[test]
+fn whole_solutions_are_judged_line_by_line() {
+    let mut wrong = Vec::new();
+    let mut count = 0;
+    for (problem, solutions) in asked_solutions::ALL {
+        let rung =
+            rung(problem, None, Stage::Grip).unwrap_or_else(|no| panic!("{problem}: {}", no.says));
+        wrong.extend(misjudged(problem, &rung, solutions));
+        count += solutions.len();
+    }
+    assert!(count > 350, "{count}");
+    assert!(wrong.is_empty(), "{}: {wrong:#?}", wrong.len());
 }

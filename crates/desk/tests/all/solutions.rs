@@ -32,33 +32,39 @@ const fn word(verdict: VerdictWord) -> &'static str {
     }
 }
 
+/// What is said of the lines of solutions under a rung that is not what stands behind them.
+pub fn misjudged(name: &str, rung: &Rung, solutions: &[&[&str]]) -> Vec<String> {
+    let mut wrong = Vec::new();
+    for solution in solutions {
+        let answers = solution.last() == Some(&"answered");
+        let rows: Vec<(&str, &str)> =
+            solution.iter().filter_map(|row| row.rsplit_once(" => ")).collect();
+        let lines: Vec<DeskLine> = rows
+            .iter()
+            .map(|(text, _)| DeskLine { text: (*text).to_owned(), latex: false })
+            .collect();
+        let judged = judge(rung, &lines);
+        for ((text, expected), line) in rows.iter().zip(&judged.lines) {
+            let found = word(line.verdict.word);
+            if found != *expected {
+                let says = &line.verdict.says;
+                wrong.push(format!("{name}: {text} is {found}, not {expected}: {says}"));
+            }
+        }
+        if judged.answered != answers {
+            wrong.push(format!("{name}: {rows:?} answers: {}", judged.answered));
+        }
+    }
+    wrong
+}
+
 #[test]
 fn every_line_gets_the_verdict_that_is_right() {
     let rungs = rungs();
-    let mut wrong = Vec::new();
-    for (name, solutions) in ALL {
-        let rung = &rungs[*name];
-        for solution in *solutions {
-            let answers = solution.last() == Some(&"answered");
-            let rows: Vec<(&str, &str)> =
-                solution.iter().filter_map(|row| row.rsplit_once(" => ")).collect();
-            let lines: Vec<DeskLine> = rows
-                .iter()
-                .map(|(text, _)| DeskLine { text: (*text).to_owned(), latex: false })
-                .collect();
-            let judged = judge(rung, &lines);
-            for ((text, expected), line) in rows.iter().zip(&judged.lines) {
-                let found = word(line.verdict.word);
-                if found != *expected {
-                    let says = &line.verdict.says;
-                    wrong.push(format!("{name}: {text} is {found}, not {expected}: {says}"));
-                }
-            }
-            if judged.answered != answers {
-                wrong.push(format!("{name}: {rows:?} answers: {}", judged.answered));
-            }
-        }
-    }
+    let wrong: Vec<String> = ALL
+        .iter()
+        .flat_map(|(name, solutions)| misjudged(name, &rungs[*name], solutions))
+        .collect();
     assert!(wrong.is_empty(), "{}: {wrong:#?}", wrong.len());
 }
 

@@ -5,7 +5,7 @@ use crate::ladder::{Answer, Rung};
 use crate::solving::TaskKind;
 use algebra::form::Form;
 use algebra::number::Notation;
-use algebra::{ExprKind, Line, Role, read_line};
+use algebra::{Expr, ExprKind, Line, Role, read_line};
 use teaching::ids::MethodId;
 use teaching::skill::Stage;
 use teaching::words::capital;
@@ -40,6 +40,11 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
     let math = first.map(|line| line.math.clone()).unwrap_or_default();
     let line = read_line(&math).map_or(Line::NoSolution, |reading| reading.line);
     let is_value = matches!(line, Line::Expression(_)) || found.answer.latex.is_none();
+    // An equation that only the working sets up is the student's to find.
+    let is_shown = found.understood.is_none() || found.prompt.contains('$');
+    let solved_for = |(left, _): (&Expr, &Expr)| matches!(left.kind, ExprKind::Symbol(_));
+    let story =
+        !is_shown && !is_value && line.as_equation().is_some_and(|sides| !solved_for(sides));
     let unknown = if is_value { None } else { asked_letter(&line, &found.answer.value) };
     Ok(Rung {
         skill: found.skill,
@@ -51,7 +56,7 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
         line: math,
         unknown: unknown.unwrap_or_default(),
         given: found.given,
-        story: false,
+        story,
         method: found.method,
         working: found.working,
     })

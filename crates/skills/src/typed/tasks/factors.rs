@@ -217,7 +217,11 @@ fn into_primes(found: &Found) -> Option<Told> {
     } else {
         lines.then(&powers, "The same factors together as powers")
     };
-    Some(Told::lines(format!("{number} as a product of primes"), lines, Answer::value(powers)))
+    Some(Told::lines(
+        format!("{number} as a product of primes"),
+        lines,
+        Answer::value(times(&factors)).written(powers),
+    ))
 }
 
 fn common(found: &Found, highest: bool) -> Option<Told> {

@@ -303,7 +303,7 @@ fn thought_of(found: &Found) -> Option<Told> {
     Some(Told::lines(
         format!("A number: {} times it{} is {}", written(&times), plus(&rest), total.text),
         lines,
-        Answer { value: String::new(), ..Answer::value(shown) },
+        Answer::value(shown),
     ))
 }
 
@@ -327,7 +327,7 @@ fn shifted_number(found: &Found) -> Option<Told> {
     Some(Told::lines(
         format!("A number: it{} is {}", plus(&rest), total.text),
         lines,
-        Answer { value: String::new(), ..Answer::value(shown) },
+        Answer::value(shown),
     ))
 }
 

@@ -128,6 +128,9 @@ impl Measure {
                 None => format!("{}{number}", self.text),
             },
             "°" | "p" | "¢" => format!("{number}{}", self.text),
+            "day" | "week" | "month" | "year" if number != "1" => {
+                format!("{number} {}s", self.text)
+            }
             _ => format!("{number} {}", self.shown()),
         }
     }
