@@ -211,8 +211,8 @@ const TOPICS: &[&[TaskKind]] = &[
     motion::KINDS,
     times::KINDS,
     stories::KINDS,
-    by_algebra::KINDS,
     arithmetic::KINDS,
+    by_algebra::KINDS,
 ];
 
 static WORDINGS: LazyLock<Vec<(Pattern, &'static TaskKind)>> = LazyLock::new(|| {

@@ -5,6 +5,8 @@
 mod in_words;
 #[path = "../problems/typed.rs"]
 mod rows;
+#[path = "../problems/workings_in_words.rs"]
+mod workings_in_words;
 
 use algebra::Role;
 use skills::find;
@@ -106,5 +108,49 @@ fn words_may_lead_in_and_signs_may_follow() {
             found.working.into_iter().map(|line| line.math).collect::<Vec<_>>()
         };
         assert_eq!(lines(one), lines(other));
+    }
+}
+
+#[test]
+fn workings_in_words_are_as_they_are_taught() {
+    let mut wrong = Vec::new();
+    for (problem, lines) in workings_in_words::WORKINGS {
+        let found = work(problem, None).unwrap_or_else(|no| panic!("{problem}: {}", no.says));
+        let told: Vec<&str> = found.working.iter().map(|line| line.math.as_str()).collect();
+        if told != *lines {
+            wrong.push(format!("{problem}: {told:?}"));
+        }
+    }
+    assert!(wrong.is_empty(), "{}: {wrong:#?}", wrong.len());
+}
+
+/// Numbers with which there is no such task are refused, and nothing is worked in their place.
+#[test]
+fn what_cannot_be_is_not_worked() {
+    for problem in [
+        "hypotenuse 3, one leg 5, find the other leg",
+        "third angle of a triangle with angles 100 and 90",
+        "share 60 in the ratio 0:0",
+        "12 is 0% of what number",
+        "what percent of 0 is 5",
+        "percentage change from 0 to 60",
+        "area of a triangle with base 0 and height 4",
+        "area of a triangle with base 6 cm and height 4 kg",
+        "a car travels 150 km in 0 hours. Find its speed",
+        "convert 5 km to kg",
+        "convert 129 from binary to decimal",
+        "sum to infinity of 1, 2, 4",
+        "complement of 100",
+        "how many sides does a regular polygon with exterior angle 50 have",
+        "divide 17 by 0",
+        "5 choose 9",
+        "round 3.14159 to 99 decimal places",
+        "time 45 minutes after 27:80",
+        "80 g with half life 0 days after 9 days",
+        "y is inversely proportional to x and y = 6 when x = 4. Find y when x = 0",
+    ] {
+        if let Ok(found) = work(problem, None) {
+            panic!("{problem} was worked as {}", found.answer.text);
+        }
     }
 }

@@ -7,163 +7,120 @@ use algebra::number::from_int;
 use num_traits::Zero;
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Adding",
-        &[
-            "add #,",
-            "sum of #,",
-            "total of #,",
-            "add up #,",
-            "# added to #",
-            "# more than #",
-            "# and # altogether",
-        ],
-        added,
-    ),
-    beside(
-        "Subtracting",
-        &[
-            "subtract # from #",
-            "take # from #",
-            "take # away from #",
-            "take away # from #",
-            "# less than #",
-            "# taken from #",
-            "# subtracted from #",
-            "# fewer than #",
-        ],
-        taken,
-    ),
-    beside("Subtracting", &["difference between # and #", "difference of # and #"], difference),
-    beside(
-        "Subtracting",
-        &["# take away # ", "# take #", "# subtract #", "# less #", "# minus #"],
-        less,
-    ),
-    beside(
-        "Multiplying",
-        &[
-            "multiply #,",
-            "product of #,",
-            "# multiplied by #",
-            "multiply # by #",
-            "# times #",
-            "# lots of #",
-            "# groups of #",
-            "# sets of #",
-        ],
-        product,
-    ),
-    beside(
-        "Dividing",
-        &[
-            "divide # by #",
-            "# divided by #",
-            "# divided by # with remainder",
-            "divide # by # with|giving|and|give remainder",
-            "# over #",
-            "# shared by #",
-            "# shared between #",
-            "share # between #",
-            "share # equally between #",
-            "quotient of # and #",
-            "split # equally between #",
-        ],
-        quotient,
-    ),
-    beside(
-        "Dividing",
-        &[
-            "how many # in #",
-            "how many times does # go into #",
-            "how many # are there in #",
-            "divide # into #",
-        ],
-        goes_into,
-    ),
-    beside(
-        "Remainder",
-        &[
-            "remainder when # is divided by #",
-            "remainder of # divided by #",
-            "# mod #",
-            "remainder when # divided by #",
-            "remainder of # ÷ #",
-        ],
-        remainder,
-    ),
-    beside("Multiplying", &["double #", "twice #", "double of #"], |f| times(f, 2)),
-    beside("Multiplying", &["treble #", "triple #", "three times #"], |f| times(f, 3)),
-    beside("Dividing", &["halve #", "half of #", "half #"], |f| part(f, 2)),
-    beside("Dividing", &["third of #", "one third of #"], |f| part(f, 3)),
-    beside("Dividing", &["quarter of #", "one quarter of #", "quarter #"], |f| part(f, 4)),
-    beside("Fractions of amounts", &["# of #"], fraction_of),
-    beside("Fractions of amounts", &["two thirds of #"], |f| fraction(f, 2, 3)),
-    beside("Fractions of amounts", &["three quarters of #"], |f| fraction(f, 3, 4)),
-    beside("Fractions of amounts", &["two fifths of #"], |f| fraction(f, 2, 5)),
-    beside("Fractions of amounts", &["three fifths of #"], |f| fraction(f, 3, 5)),
-    beside("Powers", &["# squared", "square of #", "square #"], |f| power(f, 2)),
-    beside("Powers", &["# cubed", "cube of #", "cube #"], |f| power(f, 3)),
-    beside(
-        "Powers",
-        &[
-            "# to power of #",
-            "# to power #",
-            "# to the #th power",
-            "# raised to power of #",
-            "# raised to #",
-        ],
-        powered,
-    ),
-    beside("Powers", &["# to #th power", "#th power of #"], powered_in_order),
-    beside("Roots", &["square root of #", "root of #", "sqrt of #"], |f| rooted(f, "sqrt")),
-    beside("Roots", &["cube root of #", "cubed root of #"], |f| rooted(f, "cbrt")),
-    beside("Roots", &["#th root of #"], ordinal_root),
-    beside("Factorials", &["# factorial", "factorial of #"], factorial),
-    beside("Reciprocals", &["reciprocal of #", "multiplicative inverse of #"], reciprocal),
-    beside("Absolute value", &["absolute value of #", "modulus of #", "magnitude of #"], absolute),
-    beside("Opposites", &["opposite of #", "additive inverse of #"], opposite),
-    beside(
-        "Place value",
-        &[
-            "# hundreds # tens # ones",
-            "# hundreds # tens and # ones",
-            "# hundreds and # tens and # ones",
-            "# hundreds # tens # units",
-        ],
-        places,
-    ),
-    beside("Place value", &["# thousands # hundreds # tens # ones"], places),
-    beside(
-        "Place value",
-        &["# tens # ones", "# tens and # ones", "# tens and # units", "# tens # units"],
-        places,
-    ),
-    beside(
-        "Place value",
-        &[
-            "value of # in #",
-            "place value of # in #",
-            "value of digit # in #",
-            "what does # stand for in #",
-            "what is # worth in #",
-        ],
-        digit,
-    ),
-    beside(
-        "Counting",
-        &["next whole? number after #", "number after #", "one more than #", "what comes after #"],
-        |f| shifted_by_one(f, true),
-    ),
-    beside("Counting", &["number before #", "one less than #", "what comes before #"], |f| {
-        shifted_by_one(f, false)
-    }),
-    beside(
-        "Even or odd",
-        &["is # even|odd", "is # even|odd number", "is # even or odd", "is # odd or even"],
-        even_or_odd,
-    ),
+    beside("Adding", &[
+        "add #,", "sum of #,", "total of #,", "add up #,", "# added to #", "# more than #", "# and # altogether",
+    ], added),
+    beside("Subtracting", &[
+        "subtract # from #", "take # from #", "take # away from #", "take away # from #", "# less than #", "# taken from #",
+        "# subtracted from #", "# fewer than #",
+    ], taken),
+    beside("Subtracting", &[
+        "difference between # and #", "difference of # and #",
+    ], difference),
+    beside("Subtracting", &[
+        "# take away # ", "# take #", "# subtract #", "# less #", "# minus #",
+    ], less),
+    beside("Multiplying", &[
+        "multiply #,", "product of #,", "# multiplied by #", "multiply # by #", "# times #", "# lots of #", "# groups of #", "# sets of #",
+    ], product),
+    beside("Dividing", &[
+        "divide # by #", "# divided by #", "# divided by # with remainder", "divide # by # with|giving|and|give remainder", "# over #",
+        "# shared by #", "# shared between #", "share # between #", "share # equally between #", "quotient of # and #",
+        "split # equally between #",
+    ], quotient),
+    beside("Dividing", &[
+        "how many # in #", "how many times does # go into #", "how many # are there in #", "divide # into #",
+    ], goes_into),
+    beside("Remainder", &[
+        "remainder when # is divided by #", "remainder of # divided by #", "# mod #", "remainder when # divided by #",
+        "remainder of # ÷ #",
+    ], remainder),
+    beside("Multiplying", &[
+        "double #", "twice #", "double of #",
+    ], |f| times(f, 2)),
+    beside("Multiplying", &[
+        "treble #", "triple #", "three times #",
+    ], |f| times(f, 3)),
+    beside("Dividing", &[
+        "halve #", "half of #", "half #",
+    ], |f| part(f, 2)),
+    beside("Dividing", &[
+        "third of #", "one third of #",
+    ], |f| part(f, 3)),
+    beside("Dividing", &[
+        "quarter of #", "one quarter of #", "quarter #",
+    ], |f| part(f, 4)),
+    beside("Fractions of amounts", &[
+        "# of #",
+    ], fraction_of),
+    beside("Fractions of amounts", &[
+        "two thirds of #",
+    ], |f| fraction(f, 2, 3)),
+    beside("Fractions of amounts", &[
+        "three quarters of #",
+    ], |f| fraction(f, 3, 4)),
+    beside("Fractions of amounts", &[
+        "two fifths of #",
+    ], |f| fraction(f, 2, 5)),
+    beside("Fractions of amounts", &[
+        "three fifths of #",
+    ], |f| fraction(f, 3, 5)),
+    beside("Powers", &[
+        "# squared", "square of #", "square #",
+    ], |f| power(f, 2)),
+    beside("Powers", &[
+        "# cubed", "cube of #", "cube #",
+    ], |f| power(f, 3)),
+    beside("Powers", &[
+        "# to power of #", "# to power #", "# to the #th power", "# raised to power of #", "# raised to #",
+    ], powered),
+    beside("Powers", &[
+        "# to #th power", "#th power of #",
+    ], powered_in_order),
+    beside("Roots", &[
+        "square root of #", "root of #", "sqrt of #",
+    ], |f| rooted(f, "sqrt")),
+    beside("Roots", &[
+        "cube root of #", "cubed root of #",
+    ], |f| rooted(f, "cbrt")),
+    beside("Roots", &[
+        "#th root of #",
+    ], ordinal_root),
+    beside("Factorials", &[
+        "# factorial", "factorial of #",
+    ], factorial),
+    beside("Reciprocals", &[
+        "reciprocal of #", "multiplicative inverse of #",
+    ], reciprocal),
+    beside("Absolute value", &[
+        "absolute value of #", "modulus of #", "magnitude of #",
+    ], absolute),
+    beside("Opposites", &[
+        "opposite of #", "additive inverse of #",
+    ], opposite),
+    beside("Place value", &[
+        "# hundreds # tens # ones", "# hundreds # tens and # ones", "# hundreds and # tens and # ones", "# hundreds # tens # units",
+    ], places),
+    beside("Place value", &[
+        "# thousands # hundreds # tens # ones",
+    ], places),
+    beside("Place value", &[
+        "# tens # ones", "# tens and # ones", "# tens and # units", "# tens # units",
+    ], places),
+    beside("Place value", &[
+        "value of # in #", "place value of # in #", "value of digit # in #", "what does # stand for in #", "what is # worth in #",
+    ], digit),
+    beside("Counting", &[
+        "next whole? number after #", "number after #", "one more than #", "what comes after #",
+    ], |f| shifted_by_one(f, true)),
+    beside("Counting", &[
+        "number before #", "one less than #", "what comes before #",
+    ], |f| shifted_by_one(f, false)),
+    beside("Even or odd", &[
+        "is # even|odd", "is # even|odd number", "is # even or odd", "is # odd or even",
+    ], even_or_odd),
 ];
 
 const fn beside(

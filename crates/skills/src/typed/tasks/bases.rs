@@ -9,104 +9,59 @@ const OUT: (&str, MethodId) = ("bases.convert", bases_convert::method::REPEATED_
 const BACK: (&str, MethodId) = ("bases.convert", bases_convert::method::PLACE_VALUE_COLUMNS);
 const ADD: (&str, MethodId) = ("binary.add", binary_add::method::CARRY_TABLE);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        BACK,
-        &[
-            "convert|change|write|turn? binary|hex|hexadecimal|octal number? _ to|in|into|as decimal|denary",
-            "convert|change|write|turn? _ from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base|number ten?",
-            "convert|change|write|turn? _ from? binary|hex|hexadecimal|octal to|into base 10",
-            "convert _ from binary|hex|hexadecimal|octal",
-            "binary|hex|hexadecimal|octal number? _ in|as decimal|denary",
-            "what number is binary|hex|hexadecimal|octal _",
-            "denary|decimal value of binary|hex|hexadecimal|octal _",
-            "_ in|from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary",
-        ],
-        |f| back(&f.names.iter().rev().find(|w| is_numeral(w))?.clone(), base_named(f)?),
-    ),
-    TaskKind::of(
-        BACK,
-        &[
-            "convert|change|write|turn? binary|hex|hexadecimal|octal number? # to|in|into|as decimal|denary",
-            "convert|change|write|turn? # from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base ten?",
-            "convert|change|write|turn? # from? binary|hex|hexadecimal|octal to|into base 10",
-            "convert # from binary|hex|hexadecimal|octal",
-            "binary|hex|hexadecimal|octal number? # in|as decimal|denary",
-            "what number is binary|hex|hexadecimal|octal #",
-            "denary|decimal value of binary|hex|hexadecimal|octal #",
-            "# in|from binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base|number number|ten?",
-            "# in|from binary|hex|hexadecimal|octal as decimal|denary number",
-            "value of # in binary|octal",
-        ],
-        |f| back(&f.numbers.first()?.text, base_named(f)?),
-    ),
-    TaskKind::of(
-        BACK,
-        &[
-            "convert|change|write|turn? _ to|in|into|as decimal|denary number?",
-            "convert|change|write|turn? _ to|in|into base #",
-            "_ as decimal number",
-        ],
-        subscripted,
-    ),
-    TaskKind::of(
-        BACK,
-        &[
-            "convert|change|write|turn? # base # to|in|into decimal|denary",
-            "convert|change|write|turn? # base # to|in|into base #",
-            "convert|change|write|turn? # from base # to|in|into base #",
-            "convert|change|write|turn? # in base # to|in|into base #",
-            "convert|change|write|turn? # from|in base # to|in|into decimal|denary",
-            "# in base # as decimal number?",
-        ],
-        told_base,
-    ),
-    TaskKind::of(
-        OUT,
-        &[
-            "convert|change|write|turn|express? # decimal|denary? to|in|into|as binary|hex|hexadecimal|octal number?",
-            "# decimal|denary? to|in|into|as binary|hex|hexadecimal|octal",
-            "binary|hex|hexadecimal|octal of|for #",
-            "# as binary|hex|hexadecimal|octal number",
-            "convert|change|write|turn? decimal|denary # to|in|into|as binary|hex|hexadecimal|octal",
-            "convert # from decimal|denary to|into binary|hex|hexadecimal|octal",
-        ],
-        |f| out(f.numbers.first()?.whole(1 << 40)?, base_named(f)?),
-    ),
-    TaskKind::of(
-        OUT,
-        &["convert|change|write|turn|express? # to|in|into|as base #", "# to|in base #"],
+    TaskKind::of(BACK, &[
+        "convert|change|write|turn? binary|hex|hexadecimal|octal number? _ to|in|into|as decimal|denary",
+        "convert|change|write|turn? _ from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base|number ten?",
+        "convert|change|write|turn? _ from? binary|hex|hexadecimal|octal to|into base 10", "convert _ from binary|hex|hexadecimal|octal",
+        "binary|hex|hexadecimal|octal number? _ in|as decimal|denary", "what number is binary|hex|hexadecimal|octal _",
+        "denary|decimal value of binary|hex|hexadecimal|octal _", "_ in|from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary",
+    ], |f| back(&f.names.iter().rev().find(|w| is_numeral(w))?.clone(), base_named(f)?)),
+    TaskKind::of(BACK, &[
+        "convert|change|write|turn? binary|hex|hexadecimal|octal number? # to|in|into|as decimal|denary",
+        "convert|change|write|turn? # from? binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base ten?",
+        "convert|change|write|turn? # from? binary|hex|hexadecimal|octal to|into base 10", "convert # from binary|hex|hexadecimal|octal",
+        "binary|hex|hexadecimal|octal number? # in|as decimal|denary", "what number is binary|hex|hexadecimal|octal #",
+        "denary|decimal value of binary|hex|hexadecimal|octal #",
+        "# in|from binary|hex|hexadecimal|octal to|in|into|as decimal|denary|base|number number|ten?",
+        "# in|from binary|hex|hexadecimal|octal as decimal|denary number", "value of # in binary|octal",
+    ], |f| back(&f.numbers.first()?.text, base_named(f)?)),
+    TaskKind::of(BACK, &[
+        "convert|change|write|turn? _ to|in|into|as decimal|denary number?", "convert|change|write|turn? _ to|in|into base #",
+        "_ as decimal number",
+    ], subscripted),
+    TaskKind::of(BACK, &[
+        "convert|change|write|turn? # base # to|in|into decimal|denary", "convert|change|write|turn? # base # to|in|into base #",
+        "convert|change|write|turn? # from base # to|in|into base #", "convert|change|write|turn? # in base # to|in|into base #",
+        "convert|change|write|turn? # from|in base # to|in|into decimal|denary", "# in base # as decimal number?",
+    ], told_base),
+    TaskKind::of(OUT, &[
+        "convert|change|write|turn|express? # decimal|denary? to|in|into|as binary|hex|hexadecimal|octal number?",
+        "# decimal|denary? to|in|into|as binary|hex|hexadecimal|octal", "binary|hex|hexadecimal|octal of|for #",
+        "# as binary|hex|hexadecimal|octal number",
+        "convert|change|write|turn? decimal|denary # to|in|into|as binary|hex|hexadecimal|octal",
+        "convert # from decimal|denary to|into binary|hex|hexadecimal|octal",
+    ], |f| out(f.numbers.first()?.whole(1 << 40)?, base_named(f)?)),
+    TaskKind::of(OUT, &[
+        "convert|change|write|turn|express? # to|in|into|as base #", "# to|in base #",
+    ],
         |f| {
             let [n, base] = f.amounts()?;
             out(n.whole(1 << 40)?, u32::try_from(base.whole(16)?).ok()?)
         },
     ),
-    TaskKind::of(
-        OUT,
-        &["convert|change|write? binary|hex _ to|in|into|as hex|hexadecimal|binary"],
-        other_base,
-    ),
-    TaskKind::of(
-        ADD,
-        &[
-            "add|multiply|subtract binary numbers? # and #",
-            "add|multiply|subtract # and # in binary",
-            "add|multiply # by|to # in binary",
-            "# + # in binary",
-            "binary sum of # and #",
-            "sum of # and # in binary",
-            "binary addition # + #",
-            "binary # + #",
-            "add # and # binary",
-            "work out # + # in binary",
-        ],
-        added,
-    ),
-    TaskKind::of(
-        ADD,
-        &["add _ and _", "_ + _", "add _ to _", "add _ and _ in binary"],
-        added_subscripted,
-    ),
+    TaskKind::of(OUT, &[
+        "convert|change|write? binary|hex _ to|in|into|as hex|hexadecimal|binary",
+    ], other_base),
+    TaskKind::of(ADD, &[
+        "add|multiply|subtract binary numbers? # and #", "add|multiply|subtract # and # in binary", "add|multiply # by|to # in binary",
+        "# + # in binary", "binary sum of # and #", "sum of # and # in binary", "binary addition # + #", "binary # + #",
+        "add # and # binary", "work out # + # in binary",
+    ], added),
+    TaskKind::of(ADD, &[
+        "add _ and _", "_ + _", "add _ to _", "add _ and _ in binary",
+    ], added_subscripted),
 ];
 
 fn is_numeral(word: &str) -> bool {

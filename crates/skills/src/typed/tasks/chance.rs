@@ -8,110 +8,78 @@ use algebra::number::{from_int, show};
 use num_traits::Signed;
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Probability",
-        &[
-            "probability|chance|p of rolling|getting|throwing? # on|with|from|of dice|die",
-            "probability|chance of rolling|getting|throwing? # on|with|from|of fair|ordinary|six-sided|normal? dice|die",
-            "probability|chance of rolling|getting|throwing? # on|with six sided dice|die",
-            "probability|chance of rolling|throwing #",
-            "roll|throw dice|die probability|chance of #",
-        ],
+    beside("Probability", &[
+        "probability|chance|p of rolling|getting|throwing? # on|with|from|of dice|die",
+        "probability|chance of rolling|getting|throwing? # on|with|from|of fair|ordinary|six-sided|normal? dice|die",
+        "probability|chance of rolling|getting|throwing? # on|with six sided dice|die", "probability|chance of rolling|throwing #",
+        "roll|throw dice|die probability|chance of #",
+    ],
         |f| {
             let n = f.numbers.first()?.whole(6)?;
             on_a_die(&format!("a {n}"), |k| k == n)
         },
     ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance|p of rolling|getting|throwing? even|odd|prime|square|six|five|four|three|two|one number? on|with|from|of fair|ordinary|normal? dice|die",
-            "probability|chance of rolling|throwing even|odd|prime|square|six|five|four|three|two|one number?",
-            "roll|throw dice|die probability|chance of even|odd|prime|square|six|five|four|three|two|one number?",
-            "fair? dice|die is rolled|thrown find probability of rolling|getting? even|odd|prime|square|six|five|four|three|two|one number?",
-        ],
-        named_on_a_die,
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of rolling|getting|throwing? number? less|more|greater|bigger|higher|lower|smaller than # on|with fair|ordinary? dice|die",
-            "probability|chance of number? less|more|greater|bigger|higher|lower|smaller than # when rolling|you dice|die|roll dice|die?",
-            "probability|chance of rolling number? less|more|greater|bigger|higher|lower|smaller than #",
-        ],
-        compared_on_a_die,
-    ),
-    beside(
-        "Probability",
-        &["probability|chance of rolling|getting|throwing? at least # on|with fair? dice|die"],
+    beside("Probability", &[
+        "probability|chance|p of rolling|getting|throwing? even|odd|prime|square|six|five|four|three|two|one number? on|with|from|of fair|ordinary|normal? dice|die",
+        "probability|chance of rolling|throwing even|odd|prime|square|six|five|four|three|two|one number?",
+        "roll|throw dice|die probability|chance of even|odd|prime|square|six|five|four|three|two|one number?",
+        "fair? dice|die is rolled|thrown find probability of rolling|getting? even|odd|prime|square|six|five|four|three|two|one number?",
+    ], named_on_a_die),
+    beside("Probability", &[
+        "probability|chance of rolling|getting|throwing? number? less|more|greater|bigger|higher|lower|smaller than # on|with fair|ordinary? dice|die",
+        "probability|chance of number? less|more|greater|bigger|higher|lower|smaller than # when rolling|you dice|die|roll dice|die?",
+        "probability|chance of rolling number? less|more|greater|bigger|higher|lower|smaller than #",
+    ], compared_on_a_die),
+    beside("Probability", &[
+        "probability|chance of rolling|getting|throwing? at least # on|with fair? dice|die",
+    ],
         |f| {
             let n = f.numbers.first()?.whole(6)?;
             on_a_die(&format!("at least {n}"), |k| k >= n)
         },
     ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of not rolling|getting|throwing? # on|with fair? dice|die",
-            "probability|chance of not rolling|throwing #",
-        ],
+    beside("Probability", &[
+        "probability|chance of not rolling|getting|throwing? # on|with fair? dice|die", "probability|chance of not rolling|throwing #",
+    ],
         |f| {
             let n = f.numbers.first()?.whole(6)?;
             on_a_die(&format!("no {n}"), |k| k != n)
         },
     ),
-    beside(
-        "Probability",
-        &["probability|chance of not rolling|getting|throwing? six on|with fair? dice|die"],
-        |_| on_a_die("no six", |k| k != 6),
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of two|2 sixes with|on|from|when two|2 dice",
-            "probability|chance of double six|sixes with|on|from? two|2? dice?",
-            "probability|chance of rolling|getting|throwing two|2 sixes with|on|from? two|2? dice?",
-            "probability|chance of # sixes with|on|from|when two|# dice",
-            "probability|chance of rolling|getting|throwing # sixes with|on two|# dice",
-            "probability|chance of two sixes",
-            "probability|chance of rolling|getting|throwing? two sixes with|on # dice",
-        ],
-        |_| on_two_dice("two sixes", |a, b| a == 6 && b == 6),
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of rolling|getting|throwing? double|doubles with|on|from|when? two? dice",
-            "probability|chance of rolling|getting|throwing? double|doubles with|on # dice",
-            "probability|chance of rolling|getting|throwing? same number on|with both|two dice",
-        ],
-        |_| on_two_dice("a double", |a, b| a == b),
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of rolling|getting|throwing? sum|total of? # with|on|from|when two dice",
-            "probability|chance of rolling|getting|throwing? sum|total of? # with|on|from # dice",
-            "probability|chance that sum|total of two dice is #",
-            "probability|chance of # with|on two dice",
-            "probability|chance that two dice add|sum up? to #",
-            "probability|chance two dice add|sum|total up? to? #",
-        ],
+    beside("Probability", &[
+        "probability|chance of not rolling|getting|throwing? six on|with fair? dice|die",
+    ], |_| on_a_die("no six", |k| k != 6)),
+    beside("Probability", &[
+        "probability|chance of two|2 sixes with|on|from|when two|2 dice",
+        "probability|chance of double six|sixes with|on|from? two|2? dice?",
+        "probability|chance of rolling|getting|throwing two|2 sixes with|on|from? two|2? dice?",
+        "probability|chance of # sixes with|on|from|when two|# dice",
+        "probability|chance of rolling|getting|throwing # sixes with|on two|# dice", "probability|chance of two sixes",
+        "probability|chance of rolling|getting|throwing? two sixes with|on # dice",
+    ], |_| on_two_dice("two sixes", |a, b| a == 6 && b == 6)),
+    beside("Probability", &[
+        "probability|chance of rolling|getting|throwing? double|doubles with|on|from|when? two? dice",
+        "probability|chance of rolling|getting|throwing? double|doubles with|on # dice",
+        "probability|chance of rolling|getting|throwing? same number on|with both|two dice",
+    ], |_| on_two_dice("a double", |a, b| a == b)),
+    beside("Probability", &[
+        "probability|chance of rolling|getting|throwing? sum|total of? # with|on|from|when two dice",
+        "probability|chance of rolling|getting|throwing? sum|total of? # with|on|from # dice",
+        "probability|chance that sum|total of two dice is #", "probability|chance of # with|on two dice",
+        "probability|chance that two dice add|sum up? to #", "probability|chance two dice add|sum|total up? to? #",
+    ],
         |f| {
             let n = f.numbers.first()?.whole(12)?;
             on_two_dice(&format!("a sum of {n}"), |a, b| a + b == n)
         },
     ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of rolling|getting|throwing? head|heads|tail|tails on|with|from|when? tossing|flipping|fair? coin",
-            "probability|chance of tossing|flipping head|heads|tail|tails",
-            "probability|chance of head|heads|tail|tails on fair? coin",
-            "probability|chance of getting head|heads|tail|tails",
-            "probability|chance of head|heads|tail|tails",
-        ],
+    beside("Probability", &[
+        "probability|chance of rolling|getting|throwing? head|heads|tail|tails on|with|from|when? tossing|flipping|fair? coin",
+        "probability|chance of tossing|flipping head|heads|tail|tails", "probability|chance of head|heads|tail|tails on fair? coin",
+        "probability|chance of getting head|heads|tail|tails", "probability|chance of head|heads|tail|tails",
+    ],
         |f| {
             coins(
                 1,
@@ -123,187 +91,117 @@ pub(super) const KINDS: &[TaskKind] = &[
             )
         },
     ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of getting|tossing|flipping|throwing? two|three|four heads|tails with|on|from|in|when two|three|four|2|3|4 coins|tosses|flips|coin?",
-            "probability|chance of getting|tossing|flipping|throwing? two|three|four heads|tails in row|a?",
-            "probability|chance of two|three|four heads|tails in row",
-            "probability|chance of two|three|four heads|tails",
-            "probability|chance of getting? two|three|four heads|tails with|on|from|in # coins|tosses|flips",
-            "probability|chance of getting? two|three|four heads|tails when # coins are tossed|flipped",
-            "probability|chance of getting? two|three|four heads|tails when|if|by tossing|flipping|throwing|you? toss|flip|throw? two|three|four coins|times?",
-            "probability|chance of getting? two|three|four heads|tails when two|three|four coins are tossed|flipped|thrown",
-        ],
-        named_coins,
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of getting|tossing|flipping? # heads|tails with|on|from|in|when # coins|tosses|flips",
-            "probability|chance of getting|tossing|flipping? # heads|tails in row",
-        ],
-        counted_coins,
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of picking|drawing|choosing|getting|taking? ace|king|queen|jack|heart|spade|club|diamond|red|black|picture|face card? from|in standard|normal|full|ordinary? pack|deck of? # cards?",
-            "probability|chance of picking|drawing|choosing|getting|taking? ace|king|queen|jack|heart|spade|club|diamond|red|black|picture|face card? from|in standard|normal|full|ordinary? pack|deck of? cards?",
-            "probability|chance of picking|drawing|choosing ace|king|queen|jack|heart|spade|club|diamond card?",
-            "probability|chance card is ace|king|queen|jack|heart|spade|club|diamond|red|black",
-        ],
-        cards,
-    ),
-    beside(
-        "Probability",
-        &[
-            "bag|box|jar|drawer|pack has|contains|with|of|holds # _ and? # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "there are # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "in bag|box|jar there|are are? # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "# _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "bag|box|jar|drawer|pack has|contains|with|of|holds # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "there are # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "in bag|box|jar there|are are? # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "# _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "bag|box|jar|drawer|pack has|contains|with|of|holds # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "there are # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "in bag|box|jar there|are are? # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-            "# _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
-        ],
-        |f| bag(f, false),
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|ball|counter|marble|sweet|bead|one? from|out bag|box|jar? of|with|containing|has? # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
-            "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ from|in # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
-            "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one? from|out bag|box|jar? of|with|containing|has? # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
-        ],
-        |f| bag(f, true),
-    ),
-    beside(
-        "Probability",
-        &[
-            "probability|chance of rain|event|winning|success|it is # what is probability|chance of not|no|it rain|raining|not|event|winning|success? happening|raining?",
-            "probability|chance of not if|when probability|chance is #",
-            "probability of it not happening if probability is #",
-            "if probability of _ is # what is probability of not _",
-            "probability of _ is # what is probability of not _",
-            "probability of _ is # find probability of not _",
-            "p ( not _ ) if|when|given p ( _ ) #",
-            "if|given? p ( _ ) # find|what|then is? p ( not _ )",
-            "probability|chance .. not .. if|when|given .. probability|chance .. #",
-            "if|given? .. probability|chance .. # what|find is? probability|chance .. not ..",
-            "probability of event is # find probability it does not happen",
-        ],
-        complement,
-    ),
-    beside(
-        "Probability",
-        &[
-            "expected number of sixes|ones|twos|threes|fours|fives in # rolls|throws of? dice|die?",
-            "how many sixes|ones|twos|threes|fours|fives would you expect in # rolls|throws of? dice|die?",
-            "how many sixes|ones|twos|threes|fours|fives expected in # rolls|throws",
-        ],
-        |f| expected(f.numbers.first()?, &Rational::new(1.into(), 6.into())),
-    ),
-    beside(
-        "Probability",
-        &[
-            "expected number of heads|tails in # tosses|flips|throws of? coin?",
-            "how many heads|tails would you expect in # tosses|flips|throws of? coin?",
-        ],
-        |f| expected(f.numbers.first()?, &Rational::new(1.into(), 2.into())),
-    ),
-    beside(
-        "Probability",
-        &[
-            "expected frequency if|when|with probability is? # and? # trials|times",
-            "probability # trials # expected frequency|number",
-        ],
+    beside("Probability", &[
+        "probability|chance of getting|tossing|flipping|throwing? two|three|four heads|tails with|on|from|in|when two|three|four|2|3|4 coins|tosses|flips|coin?",
+        "probability|chance of getting|tossing|flipping|throwing? two|three|four heads|tails in row|a?",
+        "probability|chance of two|three|four heads|tails in row", "probability|chance of two|three|four heads|tails",
+        "probability|chance of getting? two|three|four heads|tails with|on|from|in # coins|tosses|flips",
+        "probability|chance of getting? two|three|four heads|tails when # coins are tossed|flipped",
+        "probability|chance of getting? two|three|four heads|tails when|if|by tossing|flipping|throwing|you? toss|flip|throw? two|three|four coins|times?",
+        "probability|chance of getting? two|three|four heads|tails when two|three|four coins are tossed|flipped|thrown",
+    ], named_coins),
+    beside("Probability", &[
+        "probability|chance of getting|tossing|flipping? # heads|tails with|on|from|in|when # coins|tosses|flips",
+        "probability|chance of getting|tossing|flipping? # heads|tails in row",
+    ], counted_coins),
+    beside("Probability", &[
+        "probability|chance of picking|drawing|choosing|getting|taking? ace|king|queen|jack|heart|spade|club|diamond|red|black|picture|face card? from|in standard|normal|full|ordinary? pack|deck of? # cards?",
+        "probability|chance of picking|drawing|choosing|getting|taking? ace|king|queen|jack|heart|spade|club|diamond|red|black|picture|face card? from|in standard|normal|full|ordinary? pack|deck of? cards?",
+        "probability|chance of picking|drawing|choosing ace|king|queen|jack|heart|spade|club|diamond card?",
+        "probability|chance card is ace|king|queen|jack|heart|spade|club|diamond|red|black",
+    ], cards),
+    beside("Probability", &[
+        "bag|box|jar|drawer|pack has|contains|with|of|holds # _ and? # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "there are # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "in bag|box|jar there|are are? # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "# _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "bag|box|jar|drawer|pack has|contains|with|of|holds # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "there are # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "in bag|box|jar there|are are? # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "# _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "bag|box|jar|drawer|pack has|contains|with|of|holds # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "there are # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "in bag|box|jar there|are are? # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+        "# _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter? in|are? in? bag|box|jar? one? is? picked|drawn|chosen|taken? at? random? find|what? is? probability|chance|p of|that|it? it? is? picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one?",
+    ], |f| bag(f, false)),
+    beside("Probability", &[
+        "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|ball|counter|marble|sweet|bead|one? from|out bag|box|jar? of|with|containing|has? # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
+        "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ from|in # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
+        "probability|chance of picking|drawing|choosing|getting|taking|selecting|pulling? out? _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter|one? from|out bag|box|jar? of|with|containing|has? # _ # _ and # _ balls|counters|marbles|sweets|beads|discs|cubes|pens|cards|socks|apples|ball|counter?",
+    ], |f| bag(f, true)),
+    beside("Probability", &[
+        "probability|chance of rain|event|winning|success|it is # what is probability|chance of not|no|it rain|raining|not|event|winning|success? happening|raining?",
+        "probability|chance of not if|when probability|chance is #", "probability of it not happening if probability is #",
+        "if probability of _ is # what is probability of not _", "probability of _ is # what is probability of not _",
+        "probability of _ is # find probability of not _", "p ( not _ ) if|when|given p ( _ ) #",
+        "if|given? p ( _ ) # find|what|then is? p ( not _ )", "probability|chance .. not .. if|when|given .. probability|chance .. #",
+        "if|given? .. probability|chance .. # what|find is? probability|chance .. not ..",
+        "probability of event is # find probability it does not happen",
+    ], complement),
+    beside("Probability", &[
+        "expected number of sixes|ones|twos|threes|fours|fives in # rolls|throws of? dice|die?",
+        "how many sixes|ones|twos|threes|fours|fives would you expect in # rolls|throws of? dice|die?",
+        "how many sixes|ones|twos|threes|fours|fives expected in # rolls|throws",
+    ], |f| expected(f.numbers.first()?, &Rational::new(1.into(), 6.into()))),
+    beside("Probability", &[
+        "expected number of heads|tails in # tosses|flips|throws of? coin?",
+        "how many heads|tails would you expect in # tosses|flips|throws of? coin?",
+    ], |f| expected(f.numbers.first()?, &Rational::new(1.into(), 2.into()))),
+    beside("Probability", &[
+        "expected frequency if|when|with probability is? # and? # trials|times", "probability # trials # expected frequency|number",
+    ],
         |f| {
             let [p, n] = f.amounts()?;
             expected(n, &p.value)
         },
     ),
-    ways(
-        "Arrangements",
-        &[
-            "how many ways can # people|children|books|students|pupils|letters|friends|cars|runners line|be|stand|sit|finish|queue up|arranged|in|lined|ordered? a|line|row|order|up?",
-            "how many ways to|of arrange|order|line|arranging up? # people|children|books|students|letters|friends|objects|things|items",
-            "ways to|of arrange|arranging|order|ordering|line|lining up? # people|children|books|students|letters|friends|objects|things|items",
-            "in how many ways can # people|children|books|students|letters|friends|objects|items be|line|stand|sit arranged|up|in? row|line|order?",
-            "number of ways to|of arrange|arranging|order # people|children|books|students|letters|friends|objects|things|items on|in|along? shelf|row|line?",
-            "how many ways can # _ be|sit|stand arranged|ordered|placed|lined|in? .. row|line|shelf|order|circle",
-            "number of arrangements|permutations of # people|books|objects|items|letters|things?",
-            "how many arrangements|orders of|for # people|books|objects|items|letters?",
-        ],
-        |f| arranged(f.numbers.first()?.whole(20)?),
-    ),
-    ways(
-        "Arrangements",
-        &[
-            "how many ways can letters of|in _ be arranged|ordered",
-            "how many ways can you arrange letters of|in word? _",
-            "how many arrangements of|are letters|there of|in word|letters? _",
-            "arrange|arrangements of letters of|in word? _",
-            "how many ways can letters of word _ be arranged|ordered",
-            "number of arrangements of letters of|in word? _",
-            "arrangements of word _",
-            "how many anagrams of _",
-            "how many arrangements of letters of|in word? _",
-        ],
-        letters,
-    ),
-    ways(
-        "Choices",
-        &[
-            "# choose #",
-            "how many ways to|of choose|pick|select|choosing|selecting # people|books|students|players|items|things|cards|from|out from|of? #",
-            "how many ways to|of choose|pick|select|choosing|selecting # people|books|students|players|items|things|cards? from|out # people|books|students|players|items|things|cards?",
-            "how many ways can # people|books|students|players|items|things|be? be? chosen|picked|selected from # people|books|students|players|items|things?",
-            "how many ways can you choose|pick|select # people|books|students|players|items|things|from? from? # people|books|students|players|items|things?",
-            "in how many ways can # people|books|students|players|items be chosen|picked|selected from #",
-            "how many committees|teams|groups of # from|can # people|players|students|be?",
-            "how many teams|committees|groups of # can be made|chosen|formed from # people|players|students?",
-            "combinations of # from #",
-            "number of combinations of # from|taken # at|a|time?",
-            "choose # from #",
-        ],
-        combinations,
-    ),
-    ways(
-        "Arrangements",
-        &[
-            "permutations of # from #",
-            "how many ways can # people|runners|of finish|be first|arranged|second from|out? #",
-            "how many permutations of # from #",
-        ],
+    ways("Arrangements", &[
+        "how many ways can # people|children|books|students|pupils|letters|friends|cars|runners line|be|stand|sit|finish|queue up|arranged|in|lined|ordered? a|line|row|order|up?",
+        "how many ways to|of arrange|order|line|arranging up? # people|children|books|students|letters|friends|objects|things|items",
+        "ways to|of arrange|arranging|order|ordering|line|lining up? # people|children|books|students|letters|friends|objects|things|items",
+        "in how many ways can # people|children|books|students|letters|friends|objects|items be|line|stand|sit arranged|up|in? row|line|order?",
+        "number of ways to|of arrange|arranging|order # people|children|books|students|letters|friends|objects|things|items on|in|along? shelf|row|line?",
+        "how many ways can # _ be|sit|stand arranged|ordered|placed|lined|in? .. row|line|shelf|order|circle",
+        "number of arrangements|permutations of # people|books|objects|items|letters|things?",
+        "how many arrangements|orders of|for # people|books|objects|items|letters?",
+    ], |f| arranged(f.numbers.first()?.whole(20)?)),
+    ways("Arrangements", &[
+        "how many ways can letters of|in _ be arranged|ordered", "how many ways can you arrange letters of|in word? _",
+        "how many arrangements of|are letters|there of|in word|letters? _", "arrange|arrangements of letters of|in word? _",
+        "how many ways can letters of word _ be arranged|ordered", "number of arrangements of letters of|in word? _",
+        "arrangements of word _", "how many anagrams of _", "how many arrangements of letters of|in word? _",
+    ], letters),
+    ways("Choices", &["# choose #"], |f| { let [n, k] = f.amounts()?; chosen(n.whole(1000)?, k.whole(1000)?) }),
+    ways("Choices", &[
+        
+        "how many ways to|of choose|pick|select|choosing|selecting # people|books|students|players|items|things|cards|from|out from|of? #",
+        "how many ways to|of choose|pick|select|choosing|selecting # people|books|students|players|items|things|cards? from|out # people|books|students|players|items|things|cards?",
+        "how many ways can # people|books|students|players|items|things|be? be? chosen|picked|selected from # people|books|students|players|items|things?",
+        "how many ways can you choose|pick|select # people|books|students|players|items|things|from? from? # people|books|students|players|items|things?",
+        "in how many ways can # people|books|students|players|items be chosen|picked|selected from #",
+        "how many committees|teams|groups of # from|can # people|players|students|be?",
+        "how many teams|committees|groups of # can be made|chosen|formed from # people|players|students?", "combinations of # from #",
+        "number of combinations of # from|taken # at|a|time?", "choose # from #",
+    ], combinations),
+    ways("Arrangements", &[
+        "permutations of # from #", "how many ways can # people|runners|of finish|be first|arranged|second from|out? #",
+        "how many permutations of # from #",
+    ],
         |f| {
             let [k, n] = f.amounts()?;
             permutations(n.whole(20)?, k.whole(20)?)
         },
     ),
-    ways(
-        "Handshakes",
-        &[
-            "how many handshakes among|between|with|for|if # people shake|all|everyone? hands?",
-            "# people shake|all hands|shake? hands? how many handshakes",
-            "# people shake hands how many handshakes",
-            "# people all shake hands how many handshakes",
-            "handshakes among|between # people",
-        ],
-        |f| chosen(f.numbers.first()?.whole(1000)?, 2),
-    ),
-    ways(
-        "Choices",
-        &[
-            "how many outfits from|with # shirts and # trousers|skirts|pants",
-            "how many different? outfits|meals|combinations from|with|of # _ and # _",
-            "# _ and # _ how many outfits|combinations|meals|choices",
-            "how many ways to choose|pick one _ and one _ from # _ and # _",
-        ],
+    ways("Handshakes", &[
+        "how many handshakes among|between|with|for|if # people shake|all|everyone? hands?",
+        "# people shake|all hands|shake? hands? how many handshakes", "# people shake hands how many handshakes",
+        "# people all shake hands how many handshakes", "handshakes among|between # people",
+    ], |f| chosen(f.numbers.first()?.whole(1000)?, 2)),
+    ways("Choices", &[
+        "how many outfits from|with # shirts and # trousers|skirts|pants",
+        "how many different? outfits|meals|combinations from|with|of # _ and # _",
+        "# _ and # _ how many outfits|combinations|meals|choices", "how many ways to choose|pick one _ and one _ from # _ and # _",
+    ],
         |f| {
             let [a, b] = f.amounts()?;
             multiplied(a, b)

@@ -10,171 +10,66 @@ use teaching::typeset::Lines;
 
 const TREE: (&str, MethodId) = ("primes.factor-tree", primes_factor_tree::method::TREE);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        TREE,
-        &[
-            "hcf|gcd|gcf of #,",
-            "highest|greatest|largest common factor|divisor of|for #,",
-            "hcf|gcd|gcf #,",
-            "hcf|gcd|gcf|highest for #,",
-            "biggest|largest number that divides #,",
-        ],
-        |f| common(f, true),
-    ),
-    TaskKind::of(
-        TREE,
-        &[
-            "lcm of #,",
-            "least|lowest|smallest common multiple of|for #,",
-            "lcm #,",
-            "lcm for #,",
-            "lcd of #,",
-            "least|lowest common denominator of #,",
-            "smallest number divisible by #,",
-        ],
-        |f| common(f, false),
-    ),
-    TaskKind::of(
-        TREE,
-        &[
-            "prime factors|factorisation|factorization|decomposition of|for #",
-            "prime factor decomposition of #",
-            "product of prime factors of #",
-            "factorise|factorize|factor # into primes",
-            "factorise|factorize|factor # into prime factors",
-            "write|express # as product of primes",
-            "write|express # as product of its? prime factors",
-            "factor tree of|for #",
-            "prime factorise|factorize #",
-            "# as product of primes",
-            "# as product of its? prime factors",
-            "draw factor tree for #",
-            "write|express # as product of its? prime factors in index form",
-        ],
-        into_primes,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Prime or not",
-        &[
-            "is # prime",
-            "is # prime number",
-            "is # prime or composite",
-            "is # prime or not",
-            "check if # is prime",
-            "is # composite",
-            "is # composite number",
-            "is # prime number or not",
-        ],
-        prime,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Factors",
-        &[
-            "factors|divisors of #",
-            "all factors|divisors of #",
-            "list factors|divisors of #",
-            "list all factors|divisors of #",
-            "write all factors of #",
-            "what numbers divide into? #",
-            "factor pairs of #",
-        ],
-        factors,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Factors",
-        &["how many factors|divisors does # have", "number of factors|divisors of #"],
-        count_of_factors,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Common factors",
-        &[
-            "common factors|divisors of # and #",
-            "list common factors of # and #",
-            "all common factors of # and #",
-        ],
-        common_factors,
-    ),
-    TaskKind::beside(
-        "multiply.facts-signed",
-        "Multiples",
-        &["first # multiples of #", "list? first # multiples of #"],
-        multiples,
-    ),
-    TaskKind::beside("multiply.facts-signed", "Multiples", &["first five multiples of #"], |f| {
-        multiples_of(5, f.amounts::<1>()?.first()?)
-    }),
-    TaskKind::beside("multiply.facts-signed", "Multiples", &["first three multiples of #"], |f| {
-        multiples_of(3, f.amounts::<1>()?.first()?)
-    }),
-    TaskKind::beside(
-        "multiply.facts-signed",
-        "Multiples",
-        &[
-            "multiples of # up to #",
-            "multiples of # below|under|to #",
-            "multiples of # less than #",
-        ],
-        multiples_up_to,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Divisibility",
-        &[
-            "is # divisible by #",
-            "does # divide #",
-            "is # multiple of #",
-            "does # go into #",
-            "is # factor of #",
-            "can # be divided by #",
-        ],
-        divides,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Primes",
-        &[
-            "primes|prime between # and #",
-            "prime numbers between # and #",
-            "list? all? prime numbers between|from # and|to #",
-            "primes from # to #",
-        ],
-        primes_between,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Primes",
-        &[
-            "primes|prime up to #",
-            "prime numbers up to|below|under|less than? #",
-            "primes below|under #",
-            "primes less than #",
-            "prime numbers less than #",
-            "list? all? prime numbers less than|up #",
-        ],
-        primes_up_to,
-    ),
-    TaskKind::beside(
-        "primes.factor-tree",
-        "Primes",
-        &[
-            "next prime after #",
-            "next prime number after #",
-            "first prime after #",
-            "smallest prime greater|bigger|larger than #",
-        ],
-        next_prime,
-    ),
-    TaskKind::beside(
-        "indices.laws",
-        "Square numbers",
-        &["is # square number", "is # perfect square", "is # square"],
-        square_or_not,
-    ),
+    TaskKind::of(TREE, &[
+        "hcf|gcd|gcf of #,", "highest|greatest|largest common factor|divisor of|for #,", "hcf|gcd|gcf #,", "hcf|gcd|gcf|highest for #,",
+        "biggest|largest number that divides #,",
+    ], |f| common(f, true)),
+    TaskKind::of(TREE, &[
+        "lcm of #,", "least|lowest|smallest common multiple of|for #,", "lcm #,", "lcm for #,", "lcd of #,",
+        "least|lowest common denominator of #,", "smallest number divisible by #,",
+    ], |f| common(f, false)),
+    TaskKind::of(TREE, &[
+        "prime factors|factorisation|factorization|decomposition of|for #", "prime factor decomposition of #",
+        "product of prime factors of #", "factorise|factorize|factor # into primes", "factorise|factorize|factor # into prime factors",
+        "write|express # as product of primes", "write|express # as product of its? prime factors", "factor tree of|for #",
+        "prime factorise|factorize #", "# as product of primes", "# as product of its? prime factors", "draw factor tree for #",
+        "write|express # as product of its? prime factors in index form",
+    ], into_primes),
+    TaskKind::beside("primes.factor-tree", "Prime or not", &[
+        "is # prime", "is # prime number", "is # prime or composite", "is # prime or not", "check if # is prime", "is # composite",
+        "is # composite number", "is # prime number or not",
+    ], prime),
+    TaskKind::beside("primes.factor-tree", "Factors", &[
+        "factors|divisors of #", "all factors|divisors of #", "list factors|divisors of #", "list all factors|divisors of #",
+        "write all factors of #", "what numbers divide into? #", "factor pairs of #",
+    ], factors),
+    TaskKind::beside("primes.factor-tree", "Factors", &[
+        "how many factors|divisors does # have", "number of factors|divisors of #",
+    ], count_of_factors),
+    TaskKind::beside("primes.factor-tree", "Common factors", &[
+        "common factors|divisors of # and #", "list common factors of # and #", "all common factors of # and #",
+    ], common_factors),
+    TaskKind::beside("multiply.facts-signed", "Multiples", &[
+        "first # multiples of #", "list? first # multiples of #",
+    ], multiples),
+    TaskKind::beside("multiply.facts-signed", "Multiples", &[
+        "first five multiples of #",
+    ], |f| multiples_of(5, f.amounts::<1>()?.first()?)),
+    TaskKind::beside("multiply.facts-signed", "Multiples", &[
+        "first three multiples of #",
+    ], |f| multiples_of(3, f.amounts::<1>()?.first()?)),
+    TaskKind::beside("multiply.facts-signed", "Multiples", &[
+        "multiples of # up to #", "multiples of # below|under|to #", "multiples of # less than #",
+    ], multiples_up_to),
+    TaskKind::beside("primes.factor-tree", "Divisibility", &[
+        "is # divisible by #", "does # divide #", "is # multiple of #", "does # go into #", "is # factor of #", "can # be divided by #",
+    ], divides),
+    TaskKind::beside("primes.factor-tree", "Primes", &[
+        "primes|prime between # and #", "prime numbers between # and #", "list? all? prime numbers between|from # and|to #",
+        "primes from # to #",
+    ], primes_between),
+    TaskKind::beside("primes.factor-tree", "Primes", &[
+        "primes|prime up to #", "prime numbers up to|below|under|less than? #", "primes below|under #", "primes less than #",
+        "prime numbers less than #", "list? all? prime numbers less than|up #",
+    ], primes_up_to),
+    TaskKind::beside("primes.factor-tree", "Primes", &[
+        "next prime after #", "next prime number after #", "first prime after #", "smallest prime greater|bigger|larger than #",
+    ], next_prime),
+    TaskKind::beside("indices.laws", "Square numbers", &[
+        "is # square number", "is # perfect square", "is # square",
+    ], square_or_not),
 ];
 
 /// The largest number that is split into its factors.

@@ -43,7 +43,7 @@ fn worked_from(
     let mut value = whole.clone();
     for draft in found.working.0.into_iter().skip(1) {
         let Draft::Line { line, reason, .. } = draft else { continue };
-        lines = lines.then(&led(&text_line(&line)), reason.says);
+        lines = lines.then(&led(&tidied(&text_line(&line))), reason.says);
         if let Line::Expression(next) = line {
             value = next;
         }
@@ -67,6 +67,17 @@ fn worked_from(
         }
     }
     Some((lines, value))
+}
+
+/// `12 + (-2)` as people write it: `12 - 2`.
+fn tidied(typed: &str) -> String {
+    let Some((before, after)) = typed.split_once(" + (-") else { return typed.to_owned() };
+    match after.split_once(')') {
+        Some((number, rest)) if number.chars().all(|c| c.is_ascii_digit() || c == '.') => {
+            format!("{before} - {number}{}", tidied(rest))
+        }
+        _ => typed.to_owned(),
+    }
 }
 
 /// How many times π a value is, where it is a quotient of whole numbers.

@@ -17,178 +17,76 @@ const DIVIDE: (&str, MethodId) = ("fdp.convert", fdp_convert::method::DIVIDE);
 const HUNDREDTHS: (&str, MethodId) = ("fdp.convert", fdp_convert::method::TO_HUNDREDTHS);
 const MIXED: (&str, MethodId) = ("fractions.mixed", fractions_mixed::method::DIVIDE_WITH_REMAINDER);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        LOWEST,
-        &[
-            "# in lowest|simplest terms|form",
-            "simplify|reduce|cancel # ",
-            "simplify|reduce|cancel fraction #",
-            "reduce|cancel|simplify|write|put|express # to|in|into its? lowest|simplest terms|form",
-            "simplest form of #",
-            "cancel down #",
-            "simplify # fully",
-        ],
-        lowest_terms,
-    ),
-    TaskKind::of(
-        DIVIDE,
-        &[
-            "write|change|convert|express|turn|give # to|into|as|in decimal",
-            "# as|to|in decimal",
-            "decimal of|for #",
-            "write|express fraction # as decimal",
-            "# as recurring decimal",
-            "decimal equivalent of #",
-        ],
-        to_decimal,
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &[
-            "write|change|convert|express|turn|give # to|into|as|in percent|percentage|%",
-            "# as|to|into|in percent|percentage|%",
-            "percent|percentage equivalent? for|of #",
-            "change decimal? # into percent|percentage",
-        ],
-        to_percent,
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &["write|change|convert|express|turn|give #% to|into|as|in decimal", "#% as|to|in decimal"],
-        percent_to_decimal,
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &[
-            "write|change|convert|express|turn recurring? decimal? @ recurring to|into|as fraction",
-            "@ recurring as|to|into fraction",
-        ],
-        |f| recurring(f, true),
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &[
-            "write|change|convert|express|turn recurring? decimal? @ to|into|as fraction",
-            "@ as|to|into fraction",
-            "recurring decimal @ as|to|into fraction",
-        ],
-        |f| recurring(f, false),
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &[
-            "write|change|convert|express|turn|give #% to|into|as|in fraction",
-            "#% as|to|in|into fraction",
-            "write|express #% as fraction in its? lowest|simplest terms|form",
-            "#% as fraction in its? lowest|simplest terms|form",
-        ],
-        to_fraction,
-    ),
-    TaskKind::of(
-        HUNDREDTHS,
-        &[
-            "write|change|convert|express|turn|give decimal? # to|into|as|in fraction",
-            "# as|to|in|into fraction",
-            "write|express # as fraction in its? lowest|simplest terms|form",
-            "# as fraction in its? lowest|simplest terms|form",
-            "fraction for # ",
-        ],
-        to_fraction,
-    ),
-    TaskKind::of(
-        MIXED,
-        &[
-            "write|change|convert|express|turn # to|into|as|in mixed number|fraction",
-            "# as|to mixed number|fraction",
-        ],
-        to_mixed,
-    ),
-    TaskKind::of(
-        MIXED,
-        &[
-            "write|change|convert|express|turn # to|into|as|in improper|top fraction",
-            "write|change|convert|express|turn # to|into|as|in top heavy fraction",
-            "# as|to improper fraction",
-        ],
-        to_improper,
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "Order",
-        &[
-            "order #,",
-            "put|place|arrange|write|sort #, in ascending|increasing order",
-            "put|place|arrange|write|sort #, in order",
-            "order #, from smallest|least to largest|greatest|biggest",
-            "put|place|arrange|write|sort #, in order from smallest|least to largest|greatest|biggest",
-            "put|place|arrange|write|sort #, from smallest|least to largest|greatest|biggest",
-            "put|place|arrange|write|sort in order #,",
-            "order from smallest to largest|biggest|greatest #,",
-            "put|place|arrange|write|sort in order smallest first #,",
-            "#, in order",
-            "#, in ascending order",
-            "put|place|arrange|write in ascending|increasing order #,",
-        ],
-        |f| ordered(f, false),
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "Order",
-        &[
-            "put|place|arrange|write|sort #, in descending|decreasing order",
-            "order #, from largest|greatest|biggest to smallest|least",
-            "put|place|arrange|write|sort #, in order from largest|greatest|biggest to smallest|least",
-            "put|place|arrange|write|sort #, from largest|greatest|biggest to smallest|least",
-            "#, in descending order",
-            "put|arrange|write in descending order #,",
-        ],
-        |f| ordered(f, true),
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "Comparing",
-        &[
-            "which is bigger|larger|greater|more|smaller|less # or #",
-            "which is bigger|larger|greater|more|smaller|less #, #",
-            "larger|bigger|greater|smaller of # and #",
-            "compare # and #",
-            "is # bigger|larger|greater|more|smaller|less than #",
-        ],
-        compared,
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "Comparing",
-        &[
-            "which is bigger|larger|greater|more|smaller|less #% or #",
-            "which is bigger|larger|greater|more|smaller|less # or #%",
-            "is #% bigger|larger|greater|more|smaller|less than #",
-        ],
-        compared,
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "Equivalent fractions",
-        &[
-            "are|is # and|to # equivalent|equal|same fractions?",
-            "is # equivalent|equal to #",
-            "are fractions # and # equivalent|equal",
-        ],
-        equivalent,
-    ),
-    TaskKind::beside(
-        "fractions.equivalent",
-        "What is left",
-        &[
-            "# as fraction of #",
-            "what fraction of # is #",
-            "what fraction is # of #",
-            "# out of # as fraction",
-            "express|write # as fraction of #",
-        ],
-        as_part,
-    ),
+    TaskKind::of(LOWEST, &[
+        "# in lowest|simplest terms|form", "simplify|reduce|cancel # ", "simplify|reduce|cancel fraction #",
+        "reduce|cancel|simplify|write|put|express # to|in|into its? lowest|simplest terms|form", "simplest form of #", "cancel down #",
+        "simplify # fully",
+    ], lowest_terms),
+    TaskKind::of(DIVIDE, &[
+        "write|change|convert|express|turn|give # to|into|as|in decimal", "# as|to|in decimal", "decimal of|for #",
+        "write|express fraction # as decimal", "# as recurring decimal", "decimal equivalent of #",
+    ], to_decimal),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn|give # to|into|as|in percent|percentage|%", "# as|to|into|in percent|percentage|%",
+        "percent|percentage equivalent? for|of #", "change decimal? # into percent|percentage",
+    ], to_percent),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn|give #% to|into|as|in decimal", "#% as|to|in decimal",
+    ], percent_to_decimal),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn recurring? decimal? @ recurring to|into|as fraction", "@ recurring as|to|into fraction",
+    ], |f| recurring(f, true)),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn recurring? decimal? @ to|into|as fraction", "@ as|to|into fraction",
+        "recurring decimal @ as|to|into fraction",
+    ], |f| recurring(f, false)),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn|give #% to|into|as|in fraction", "#% as|to|in|into fraction",
+        "write|express #% as fraction in its? lowest|simplest terms|form", "#% as fraction in its? lowest|simplest terms|form",
+    ], to_fraction),
+    TaskKind::of(HUNDREDTHS, &[
+        "write|change|convert|express|turn|give decimal? # to|into|as|in fraction", "# as|to|in|into fraction",
+        "write|express # as fraction in its? lowest|simplest terms|form", "# as fraction in its? lowest|simplest terms|form",
+        "fraction for # ",
+    ], to_fraction),
+    TaskKind::of(MIXED, &[
+        "write|change|convert|express|turn # to|into|as|in mixed number|fraction", "# as|to mixed number|fraction",
+    ], to_mixed),
+    TaskKind::of(MIXED, &[
+        "write|change|convert|express|turn # to|into|as|in improper|top fraction",
+        "write|change|convert|express|turn # to|into|as|in top heavy fraction", "# as|to improper fraction",
+    ], to_improper),
+    TaskKind::beside("fractions.equivalent", "Order", &[
+        "order #,", "put|place|arrange|write|sort #, in ascending|increasing order", "put|place|arrange|write|sort #, in order",
+        "order #, from smallest|least to largest|greatest|biggest",
+        "put|place|arrange|write|sort #, in order from smallest|least to largest|greatest|biggest",
+        "put|place|arrange|write|sort #, from smallest|least to largest|greatest|biggest", "put|place|arrange|write|sort in order #,",
+        "order from smallest to largest|biggest|greatest #,", "put|place|arrange|write|sort in order smallest first #,", "#, in order",
+        "#, in ascending order", "put|place|arrange|write in ascending|increasing order #,",
+    ], |f| ordered(f, false)),
+    TaskKind::beside("fractions.equivalent", "Order", &[
+        "put|place|arrange|write|sort #, in descending|decreasing order", "order #, from largest|greatest|biggest to smallest|least",
+        "put|place|arrange|write|sort #, in order from largest|greatest|biggest to smallest|least",
+        "put|place|arrange|write|sort #, from largest|greatest|biggest to smallest|least", "#, in descending order",
+        "put|arrange|write in descending order #,",
+    ], |f| ordered(f, true)),
+    TaskKind::beside("fractions.equivalent", "Comparing", &[
+        "which is bigger|larger|greater|more|smaller|less # or #", "which is bigger|larger|greater|more|smaller|less #, #",
+        "larger|bigger|greater|smaller of # and #", "compare # and #", "is # bigger|larger|greater|more|smaller|less than #",
+    ], compared),
+    TaskKind::beside("fractions.equivalent", "Comparing", &[
+        "which is bigger|larger|greater|more|smaller|less #% or #", "which is bigger|larger|greater|more|smaller|less # or #%",
+        "is #% bigger|larger|greater|more|smaller|less than #",
+    ], compared),
+    TaskKind::beside("fractions.equivalent", "Equivalent fractions", &[
+        "are|is # and|to # equivalent|equal|same fractions?", "is # equivalent|equal to #", "are fractions # and # equivalent|equal",
+    ], equivalent),
+    TaskKind::beside("fractions.equivalent", "What is left", &[
+        "# as fraction of #", "what fraction of # is #", "what fraction is # of #", "# out of # as fraction",
+        "express|write # as fraction of #",
+    ], as_part),
 ];
 
 fn fraction_parts(amount: &Amount) -> Option<(i64, i64)> {

@@ -8,161 +8,81 @@ use algebra::{Expr, Rational};
 use num_traits::{One, Signed, Zero};
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Midpoint",
-        &[
-            "midpoint of #p and? #p",
-            "midpoint of line|points? segment? joining|from|between|with? endpoints|ends|points? at? #p and|to #p",
-            "midpoint between|of points|line|segment? joining|from|segment? #p and|to? #p",
-            "mid point of #p and #p",
-            "middle of #p and #p",
-            "midpoint of line joining|from|segment|between #p and|to #p",
-        ],
-        midpoint,
-    ),
-    beside(
-        "Distance",
-        &[
-            "distance between|from points? #p and|to #p",
-            "how far is #p from #p",
-            "length of line|segment from|joining|between #p to|and #p",
-            "length of line segment from|joining|between #p to|and #p",
-            "how far apart are #p and #p",
-            "distance #p to #p",
-            "distance of #p and #p",
-        ],
-        distance,
-    ),
-    beside(
-        "Gradient",
-        &[
-            "gradient|slope of? line? through|between|joining|of|from points? #p and|to #p",
-            "gradient|slope of line which|that passes|goes through #p and #p",
-            "gradient|slope #p and? #p",
-            "gradient|slope of line joining|passing|between through? points? #p and|to #p",
-            "gradient|slope between #p and #p",
-        ],
-        gradient,
-    ),
-    beside(
-        "Gradient",
-        &["gradient|slope of line? @", "gradient|slope of line with equation @"],
-        gradient_of_line,
-    ),
-    beside(
-        "Gradient",
-        &[
-            "gradient|slope and y? intercept of line? @",
-            "slope|gradient and? y intercept of line? @",
-        ],
-        both_of_line,
-    ),
-    beside(
-        "Gradient",
-        &[
-            "gradient|slope of line? perpendicular to @",
-            "perpendicular gradient|slope to @",
-            "gradient|slope perpendicular to @",
-        ],
-        |f| of_line(f, Part::Perpendicular),
-    ),
-    beside(
-        "Gradient",
-        &["gradient|slope of line? parallel to @", "gradient|slope of any? line parallel to @"],
-        |f| of_line(f, Part::Parallel),
-    ),
-    beside(
-        "Intercepts",
-        &[
-            "y intercept of line? @",
-            "y intercept of line? @",
-            "where does @ cross|meet|cut|intersect y axis|axis?",
-            "where does line|graph|curve? @ cross|meet|cut y axis",
-            "where does line|graph|curve? @ cross|meet|cut|intersect y axis",
-            "where does @ cross y axis",
-            "y intercept of @",
-        ],
-        y_intercept,
-    ),
-    beside(
-        "Intercepts",
-        &[
-            "where does line|graph|curve? @ cross|meet|cut|intersect x axis",
-            "where does line|graph|curve? @ cross|meet|cut|intersect x axis",
-            "x intercept|intercepts of line|graph? @",
-            "x intercept|intercepts of line|graph? @",
-            "where does @ cross x axis",
-        ],
-        x_intercept,
-    ),
-    beside(
-        "Equation of a line",
-        &[
-            "equation of straight? line through|joining|passing|between points? #p and #p",
-            "equation of straight? line passing|going through points? #p and #p",
-            "equation of straight? line that|which passes|goes through #p and #p",
-            "line through #p and #p",
-        ],
-        through_two,
-    ),
-    beside(
-        "Equation of a line",
-        &[
-            "equation of straight? line with gradient|slope # through|passing|and|which passes|goes|through? through? #p",
-            "equation of straight? line through|passing through? #p with gradient|slope #",
-            "line with gradient|slope # through|passing through? #p",
-            "gradient|slope # through|passing through? #p equation|line?",
-            "equation of line gradient|slope # through|passing through? #p",
-            "equation of line gradient|slope # and? point? #p",
-        ],
-        through_one,
-    ),
-    beside(
-        "Equation of a line",
-        &[
-            "equation of straight? line with gradient|slope # and y intercept #",
-            "equation of straight? line with gradient|slope # and y intercept #",
-            "line with gradient|slope # and y intercept #",
-            "line with gradient|slope # and y intercept #",
-            "equation of line gradient|slope # y intercept #",
-            "equation of line gradient|slope # y intercept #",
-        ],
-        with_intercept,
-    ),
-    beside(
-        "Turning point",
-        &[
-            "vertex|minimum|maximum|turning point? of graph|parabola|curve|quadratic? @",
-            "turning point of @",
-            "minimum|maximum point of @",
-            "coordinates of vertex|turning|minimum|maximum point? of @",
-        ],
-        vertex,
-    ),
-    beside("Turning point", &["minimum|maximum|least|greatest value of @"], extreme),
-    beside("Turning point", &["axis|line of symmetry of graph|parabola|curve|quadratic? @"], axis),
-    beside("Discriminant", &["discriminant of @"], discriminant),
-    beside(
-        "Discriminant",
-        &[
-            "how many real? solutions|roots does @ have",
-            "number of real? solutions|roots of @",
-            "nature of roots of @",
-        ],
-        count_of_roots,
-    ),
-    beside(
-        "Points on graphs",
-        &[
-            "is #p on line|graph|curve? @",
-            "does #p lie on line|graph|curve? @",
-            "is point #p on line|graph|curve? @",
-            "does line|graph|curve? @ pass|go through #p",
-            "does point #p lie on line|graph|curve? @",
-        ],
-        lies_on,
-    ),
+    beside("Midpoint", &[
+        "midpoint of #p and? #p", "midpoint of line|points? segment? joining|from|between|with? endpoints|ends|points? at? #p and|to #p",
+        "midpoint between|of points|line|segment? joining|from|segment? #p and|to? #p", "mid point of #p and #p", "middle of #p and #p",
+        "midpoint of line joining|from|segment|between #p and|to #p",
+    ], midpoint),
+    beside("Distance", &[
+        "distance between|from points? #p and|to #p", "how far is #p from #p", "length of line|segment from|joining|between #p to|and #p",
+        "length of line segment from|joining|between #p to|and #p", "how far apart are #p and #p", "distance #p to #p",
+        "distance of #p and #p",
+    ], distance),
+    beside("Gradient", &[
+        "gradient|slope of? line? through|between|joining|of|from points? #p and|to #p",
+        "gradient|slope of line which|that passes|goes through #p and #p", "gradient|slope #p and? #p",
+        "gradient|slope of line joining|passing|between through? points? #p and|to #p", "gradient|slope between #p and #p",
+    ], gradient),
+    beside("Gradient", &[
+        "gradient|slope of line? @", "gradient|slope of line with equation @",
+    ], gradient_of_line),
+    beside("Gradient", &[
+        "gradient|slope and y? intercept of line? @", "slope|gradient and? y intercept of line? @",
+    ], both_of_line),
+    beside("Gradient", &[
+        "gradient|slope of line? perpendicular to @", "perpendicular gradient|slope to @", "gradient|slope perpendicular to @",
+    ], |f| of_line(f, Part::Perpendicular)),
+    beside("Gradient", &[
+        "gradient|slope of line? parallel to @", "gradient|slope of any? line parallel to @",
+    ], |f| of_line(f, Part::Parallel)),
+    beside("Intercepts", &[
+        "y intercept of line? @", "y intercept of line? @", "where does @ cross|meet|cut|intersect y axis|axis?",
+        "where does line|graph|curve? @ cross|meet|cut y axis", "where does line|graph|curve? @ cross|meet|cut|intersect y axis",
+        "where does @ cross y axis", "y intercept of @",
+    ], y_intercept),
+    beside("Intercepts", &[
+        "where does line|graph|curve? @ cross|meet|cut|intersect x axis", "where does line|graph|curve? @ cross|meet|cut|intersect x axis",
+        "x intercept|intercepts of line|graph? @", "x intercept|intercepts of line|graph? @", "where does @ cross x axis",
+    ], x_intercept),
+    beside("Equation of a line", &[
+        "equation of straight? line through|joining|passing|between points? #p and #p",
+        "equation of straight? line passing|going through points? #p and #p",
+        "equation of straight? line that|which passes|goes through #p and #p", "line through #p and #p",
+    ], through_two),
+    beside("Equation of a line", &[
+        "equation of straight? line with gradient|slope # through|passing|and|which passes|goes|through? through? #p",
+        "equation of straight? line through|passing through? #p with gradient|slope #",
+        "line with gradient|slope # through|passing through? #p", "gradient|slope # through|passing through? #p equation|line?",
+        "equation of line gradient|slope # through|passing through? #p", "equation of line gradient|slope # and? point? #p",
+    ], through_one),
+    beside("Equation of a line", &[
+        "equation of straight? line with gradient|slope # and y intercept #",
+        "equation of straight? line with gradient|slope # and y intercept #", "line with gradient|slope # and y intercept #",
+        "line with gradient|slope # and y intercept #", "equation of line gradient|slope # y intercept #",
+        "equation of line gradient|slope # y intercept #",
+    ], with_intercept),
+    beside("Turning point", &[
+        "vertex|minimum|maximum|turning point? of graph|parabola|curve|quadratic? @", "turning point of @", "minimum|maximum point of @",
+        "coordinates of vertex|turning|minimum|maximum point? of @",
+    ], vertex),
+    beside("Turning point", &[
+        "minimum|maximum|least|greatest value of @",
+    ], extreme),
+    beside("Turning point", &[
+        "axis|line of symmetry of graph|parabola|curve|quadratic? @",
+    ], axis),
+    beside("Discriminant", &[
+        "discriminant of @",
+    ], discriminant),
+    beside("Discriminant", &[
+        "how many real? solutions|roots does @ have", "number of real? solutions|roots of @", "nature of roots of @",
+    ], count_of_roots),
+    beside("Points on graphs", &[
+        "is #p on line|graph|curve? @", "does #p lie on line|graph|curve? @", "is point #p on line|graph|curve? @",
+        "does line|graph|curve? @ pass|go through #p", "does point #p lie on line|graph|curve? @",
+    ], lies_on),
 ];
 
 const fn beside(

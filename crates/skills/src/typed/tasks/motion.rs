@@ -6,95 +6,45 @@ use algebra::number::{decimal_places, round_to_places, to_decimal_text};
 use algebra::unit::Base;
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Speed, distance, time",
-        &[
-            "average? speed if|when|for|of|to|distance? distance|travelling|travels|going|you|car|train|cyclist|runner? travel|travels|go|goes|is? # in|and|time|takes|taking|for time|is? #",
-            "average? speed .. # .. # ..",
-            "average? speed # in #",
-            "# in # find|what average|is? average? speed",
-            "car|train|bus|cyclist|runner|bike|plane|walker|lorry|boat travels|goes|drives|runs|covers|cycles|flies|walks # in # find|what|how average|is|fast? its|average|the? average? speed?",
-            "# in # average? speed",
-            "distance # time # find? speed",
-            "how fast is # in #",
-            "travel|travels|drive|walk|run|cycle # in # what|find is? average? speed",
-            "distance # and? time # find speed",
-            "speed distance # time #",
-            "how fast is|was car|train|bus|cyclist|runner going if it travels|goes|covers # in #",
-        ],
-        |f| two(f, Wanted::Speed),
-    ),
-    beside(
-        "Speed, distance, time",
-        &[
-            "how far|distance in # at #",
-            "distance travelled|covered? in|after # at|travelling|going speed|a? of? #",
-            "distance travelled|covered? at # for|in #",
-            "# for # how far|what distance|is?",
-            "car|train|bus|cyclist|runner|bike|plane|walker|lorry|boat travels|goes|drives|runs|cycles|flies|walks at # for # how|find|what far|distance|is? does|distance|did? it? go|travel|travelled?",
-            "speed # time # find? distance",
-            "how far do|does|will|would you|car|train|bus|cyclist|it travel|go|walk|run|drive in # at #",
-            "how far does car|train|bus|cyclist|it travel|go at # in|for #",
-            "# at # find|what distance",
-            "travel|travels|drive|drives at # for # how far|find distance?",
-            "how far at # for|in #",
-            "# at # how far",
-        ],
-        |f| two(f, Wanted::Distance),
-    ),
-    beside(
-        "Speed, distance, time",
-        &[
-            "how long|time to|for|does|it|will|taken? it? take|takes|travel|go|drive|cover? to? travel|go|drive|cover|walk|run|cycle? # at #",
-            "how long does it take to travel|go|drive|cover|walk|run|cycle # at #",
-            "how long for # at #",
-            "time taken|needed? to|for travel|go|drive|cover? # at #",
-            "distance # speed # find? time",
-            "# at # how long does? it? take?",
-            "speed # distance # find? time",
-            "how long to travel|go|drive|cover # at #",
-            "distance # at speed? of? # how long|time ..",
-            "distance # at speed? of? # find time",
-            "# at # find|what is? time",
-        ],
-        |f| two(f, Wanted::Time),
-    ),
-    beside(
-        "Density",
-        &[
-            "density of|if|when mass is|of? # and|with volume is|of? #",
-            "density mass # volume #",
-            "mass # volume # find? density",
-            "density if|of mass|volume? # and|volume # ",
-            "density of # with volume # ",
-            "density of object|metal|block|substance with mass # and volume #",
-            "mass is # and volume is # find density",
-            "# has volume of? # find|what is? density",
-        ],
-        |f| two(f, Wanted::Density),
-    ),
-    beside(
-        "Density",
-        &[
-            "mass of|if|when density is|of? # and|with volume is|of? #",
-            "density # volume # find? mass",
-            "volume # density # find? mass",
-            "mass of # with density #",
-            "mass if density # volume #",
-        ],
-        |f| two(f, Wanted::Mass),
-    ),
-    beside(
-        "Density",
-        &[
-            "volume of|if|when density is|of? # and|with mass is|of? #",
-            "density # mass # find? volume",
-            "mass # density # find? volume",
-            "volume of|if mass # density #",
-        ],
-        |f| two(f, Wanted::Volume),
-    ),
+    beside("Speed, distance, time", &[
+        "average? speed if|when|for|of|to|distance? distance|travelling|travels|going|you|car|train|cyclist|runner? travel|travels|go|goes|is? # in|and|time|takes|taking|for time|is? #",
+        "average? speed .. # .. # ..", "average? speed # in #", "# in # find|what average|is? average? speed",
+        "car|train|bus|cyclist|runner|bike|plane|walker|lorry|boat travels|goes|drives|runs|covers|cycles|flies|walks # in # find|what|how average|is|fast? its|average|the? average? speed?",
+        "# in # average? speed", "distance # time # find? speed", "how fast is # in #",
+        "travel|travels|drive|walk|run|cycle # in # what|find is? average? speed", "distance # and? time # find speed",
+        "speed distance # time #", "how fast is|was car|train|bus|cyclist|runner going if it travels|goes|covers # in #",
+    ], |f| two(f, Wanted::Speed)),
+    beside("Speed, distance, time", &[
+        "how far|distance in # at #", "distance travelled|covered? in|after # at|travelling|going speed|a? of? #",
+        "distance travelled|covered? at # for|in #", "# for # how far|what distance|is?",
+        "car|train|bus|cyclist|runner|bike|plane|walker|lorry|boat travels|goes|drives|runs|cycles|flies|walks at # for # how|find|what far|distance|is? does|distance|did? it? go|travel|travelled?",
+        "speed # time # find? distance", "how far do|does|will|would you|car|train|bus|cyclist|it travel|go|walk|run|drive in # at #",
+        "how far does car|train|bus|cyclist|it travel|go at # in|for #", "# at # find|what distance",
+        "travel|travels|drive|drives at # for # how far|find distance?", "how far at # for|in #", "# at # how far",
+    ], |f| two(f, Wanted::Distance)),
+    beside("Speed, distance, time", &[
+        "how long|time to|for|does|it|will|taken? it? take|takes|travel|go|drive|cover? to? travel|go|drive|cover|walk|run|cycle? # at #",
+        "how long does it take to travel|go|drive|cover|walk|run|cycle # at #", "how long for # at #",
+        "time taken|needed? to|for travel|go|drive|cover? # at #", "distance # speed # find? time", "# at # how long does? it? take?",
+        "speed # distance # find? time", "how long to travel|go|drive|cover # at #", "distance # at speed? of? # how long|time ..",
+        "distance # at speed? of? # find time", "# at # find|what is? time",
+    ], |f| two(f, Wanted::Time)),
+    beside("Density", &[
+        "density of|if|when mass is|of? # and|with volume is|of? #", "density mass # volume #", "mass # volume # find? density",
+        "density if|of mass|volume? # and|volume # ", "density of # with volume # ",
+        "density of object|metal|block|substance with mass # and volume #", "mass is # and volume is # find density",
+        "# has volume of? # find|what is? density",
+    ], |f| two(f, Wanted::Density)),
+    beside("Density", &[
+        "mass of|if|when density is|of? # and|with volume is|of? #", "density # volume # find? mass", "volume # density # find? mass",
+        "mass of # with density #", "mass if density # volume #",
+    ], |f| two(f, Wanted::Mass)),
+    beside("Density", &[
+        "volume of|if|when density is|of? # and|with mass is|of? #", "density # mass # find? volume", "mass # density # find? volume",
+        "volume of|if mass # density #",
+    ], |f| two(f, Wanted::Volume)),
 ];
 
 const fn beside(

@@ -17,109 +17,55 @@ const SHORT: (&str, MethodId) = ("ratio.equivalent", ratio_equivalent::method::L
 const SAME: (&str, MethodId) = ("ratio.is-proportion", ratio_is_proportion::method::LOWEST_TERMS);
 const MISSING: (&str, MethodId) = ("ratio.missing-term", ratio_missing_term::method::SCALE_FACTOR);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        SHARE,
-        &[
-            "share|divide|split # in|into ratio? #:",
-            "share|divide|split # sweets|marbles|beads|counters|stickers|people|pupils|students|cards|coins|points in|into ratio? #:",
-            "share|divide|split # between two|three|four? people? in ratio? #:",
-            "share|divide|split # between _ and _ in ratio? #:",
-            "share|divide|split # among _ _ and _ in ratio? #:",
-            "# shared|divided|split in ratio? #:",
-            "# in ratio #:",
-            "_ and _ share|split|divide # in ratio? #: how much does each get?",
-            "_ and _ share|split|divide # in ratio? #:",
-        ],
-        shared,
-    ),
-    TaskKind::of(
-        SHARE,
-        &[
-            "larger|largest|bigger|biggest|smaller|smallest share|part when|if # is shared|divided|split in ratio? #:",
-            "share|divide|split # in ratio? #: how much is larger|largest|bigger|biggest|smaller|smallest share|part",
-            "# is shared|divided|split in ratio? #: how much is larger|largest|bigger|biggest|smaller|smallest share|part",
-            "# is shared|divided|split in ratio? #: what|find is? larger|largest|bigger|biggest|smaller|smallest share|part",
-        ],
-        one_share,
-    ),
-    TaskKind::of(
-        SHORT,
-        &[
-            "simplify|reduce ratio? #:",
-            "simplify|reduce|write|give|express ratio? #: in its? simplest|lowest form|terms",
-            "#: in its? simplest|lowest form|terms",
-            "simplest form of ratio? #:",
-        ],
-        shortest,
-    ),
-    TaskKind::of(
-        SHORT,
-        &[
-            "ratio of # to #",
-            "write|express|give # to # as ratio",
-            "ratio # to # in simplest form",
-            "write|express ratio? of? # to # in simplest form",
-            "# : # in simplest form",
-            "simplify ratio? # : #",
-        ],
-        ratio_of,
-    ),
-    TaskKind::of(
-        SHORT,
-        &[
-            "write|express|give ratio? #: in|as form? 1 : n",
-            "write|express|give ratio? #: in|as form? 1 n",
-            "write|express|give ratio? #: in|as form? # : n",
-            "write|express|give ratio? #: in|as form? 1:n",
-            "#: as 1:n",
-            "write|express #: in form 1:n",
-            "write #: in form 1 : n",
-        ],
-        one_to,
-    ),
-    TaskKind::of(
-        SAME,
-        &[
-            "are|is #: and|to #: equivalent|equal|same|proportional ratios?",
-            "are ratios #: and #: equivalent|equal|same|proportional",
-            "do #: and #: form|make a? proportion",
-            "is #: equivalent|equal to #:",
-            "is #: same as #:",
-            "are #: and #: in proportion",
-            "is #: = #: a? proportion|true",
-            "does #: equal #:",
-        ],
-        same,
-    ),
-    TaskKind::of(
-        MISSING,
-        &[
-            "ratio of _ to _ is #: if there are # _ how many _ are there?",
-            "ratio of _ to _ is #: there are # _ how many _ are there?",
-            "ratio _ to _ is #: there are # _ how many _ are there?",
-            "_ and _ are in ratio #: there are # _ how many _ are there?",
-            "_ to _ is #: there are # _ how many _",
-        ],
-        counted,
-    ),
-    TaskKind::of(MISSING, &["ratio of _ to _ is #: if there are # _ how many _"], counted),
-    TaskKind::beside(
-        "ratio.equivalent",
-        "Map scales",
-        &[
-            "on? .. scale|map .. #: .. # .. apart|long|distance|map|real|actual|represent|life ..",
-            "map scale|of? #: how far|long|what is # on|in map|real|in? real|life? life?",
-            "map with|has? scale of? #: how far|long|what|find is? # ..",
-            "scale #: # on map what|how is|far real distance?",
-            "map scale #: # on map",
-            "map scale is #: distance on map is # find real|actual distance",
-            "on map with scale #: # is how far?",
-            "map with scale #: two towns are # apart find|what real|actual|is distance",
-            "scale of map is #: what|how distance|far does|is # represent?",
-        ],
-        map,
-    ),
+    TaskKind::of(SHARE, &[
+        "share|divide|split # in|into ratio? #:",
+        "share|divide|split # sweets|marbles|beads|counters|stickers|people|pupils|students|cards|coins|points in|into ratio? #:",
+        "share|divide|split # between two|three|four? people? in ratio? #:", "share|divide|split # between _ and _ in ratio? #:",
+        "share|divide|split # among _ _ and _ in ratio? #:", "# shared|divided|split in ratio? #:", "# in ratio #:",
+        "_ and _ share|split|divide # in ratio? #: how much does each get?", "_ and _ share|split|divide # in ratio? #:",
+    ], shared),
+    TaskKind::of(SHARE, &[
+        "larger|largest|bigger|biggest|smaller|smallest share|part when|if # is shared|divided|split in ratio? #:",
+        "share|divide|split # in ratio? #: how much is larger|largest|bigger|biggest|smaller|smallest share|part",
+        "# is shared|divided|split in ratio? #: how much is larger|largest|bigger|biggest|smaller|smallest share|part",
+        "# is shared|divided|split in ratio? #: what|find is? larger|largest|bigger|biggest|smaller|smallest share|part",
+    ], one_share),
+    TaskKind::of(SHORT, &[
+        "simplify|reduce ratio? #:", "simplify|reduce|write|give|express ratio? #: in its? simplest|lowest form|terms",
+        "#: in its? simplest|lowest form|terms", "simplest form of ratio? #:",
+    ], shortest),
+    TaskKind::of(SHORT, &[
+        "ratio of # to #", "write|express|give # to # as ratio", "ratio # to # in simplest form",
+        "write|express ratio? of? # to # in simplest form", "# : # in simplest form", "simplify ratio? # : #",
+    ], ratio_of),
+    TaskKind::of(SHORT, &[
+        "write|express|give ratio? #: in|as form? 1 : n", "write|express|give ratio? #: in|as form? 1 n",
+        "write|express|give ratio? #: in|as form? # : n", "write|express|give ratio? #: in|as form? 1:n", "#: as 1:n",
+        "write|express #: in form 1:n", "write #: in form 1 : n",
+    ], one_to),
+    TaskKind::of(SAME, &[
+        "are|is #: and|to #: equivalent|equal|same|proportional ratios?", "are ratios #: and #: equivalent|equal|same|proportional",
+        "do #: and #: form|make a? proportion", "is #: equivalent|equal to #:", "is #: same as #:", "are #: and #: in proportion",
+        "is #: = #: a? proportion|true", "does #: equal #:",
+    ], same),
+    TaskKind::of(MISSING, &[
+        "ratio of _ to _ is #: if there are # _ how many _ are there?", "ratio of _ to _ is #: there are # _ how many _ are there?",
+        "ratio _ to _ is #: there are # _ how many _ are there?", "_ and _ are in ratio #: there are # _ how many _ are there?",
+        "_ to _ is #: there are # _ how many _",
+    ], counted),
+    TaskKind::of(MISSING, &[
+        "ratio of _ to _ is #: if there are # _ how many _",
+    ], counted),
+    TaskKind::beside("ratio.equivalent", "Map scales", &[
+        "on? .. scale|map .. #: .. # .. apart|long|distance|map|real|actual|represent|life ..",
+        "map scale|of? #: how far|long|what is # on|in map|real|in? real|life? life?",
+        "map with|has? scale of? #: how far|long|what|find is? # ..", "scale #: # on map what|how is|far real distance?",
+        "map scale #: # on map", "map scale is #: distance on map is # find real|actual distance", "on map with scale #: # is how far?",
+        "map with scale #: two towns are # apart find|what real|actual|is distance",
+        "scale of map is #: what|how distance|far does|is # represent?",
+    ], map),
 ];
 
 fn terms(list: &[Amount], sign: &str) -> String {

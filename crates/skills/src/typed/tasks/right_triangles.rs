@@ -14,167 +14,99 @@ const PYTHAGORAS: (&str, MethodId) = ("pythagoras", pythagoras::method::FORMULA)
 const SIDE: (&str, MethodId) = ("trig.side", trig_side::method::LABEL_AND_CHOOSE);
 const ANGLE: (&str, MethodId) = ("trig.angle", trig_angle::method::LABEL_AND_CHOOSE);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        PYTHAGORAS,
-        &[
-            "hypotenuse with|of|if? legs|sides|shorter? are|of? sides? # and? #",
-            "length? of? hypotenuse of|for|in right? angled? triangle? with|has|whose? two? shorter|other? legs|sides? are|of? length|lengths? # and? #",
-            "hypotenuse of|for right? angled|triangle? triangle? with legs|sides|shorter? of? sides? # and? #",
-            "hypotenuse # and? #",
-            "right? angled|triangle? triangle? with|has|having? legs|sides|shorter? of? # and? # find|what? hypotenuse|is? hypotenuse?",
-            "right triangle with|has? legs|sides of? # and # find|what? is? hypotenuse",
-            "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse",
-            "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse",
-            "pythagoras =, find? _?",
-            "pythagoras legs? # and? #",
-            "legs # and # find? hypotenuse",
-            "legs are # and # find hypotenuse",
-            "diagonal of rectangle # by|x|× # ",
-            "diagonal of # by|x|× # rectangle",
-            "find hypotenuse if? legs are? # and #",
-        ],
-        hypotenuse,
-    ),
-    TaskKind::of(
-        PYTHAGORAS,
-        &[
-            "other? leg|side with hypotenuse # and other? leg|side #",
-            "leg|side with hypotenuse # and other? leg|side #",
-            "right? angled|triangle? triangle? with? hypotenuse # one|and|other? leg|side of? # find? other|missing|third|remaining leg|side?",
-            "right triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
-            "right angled triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
-            "right angled triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
-            "hypotenuse of|is? # and? one|other? leg|side of|is? # find? other|missing|third? leg|side?",
-            "find missing|other|third? leg|side if? hypotenuse is? # and? one|other? leg|side is? #",
-            "hypotenuse # leg|side # find other leg|side?",
-            "missing|other leg|side of right triangle with? hypotenuse # and? leg|side? #",
-        ],
-        leg,
-    ),
-    TaskKind::of(
-        PYTHAGORAS,
-        &[
-            "is triangle with sides #, right|right-angled angled?",
-            "is triangle with sides #, right angled",
-            "is #, right triangle",
-            "is #, right angled? triangle",
-            "is #, pythagorean triple",
-            "is triangle #, right angled",
-            "is triangle #, right angled?",
-            "is #, triangle right angled?",
-            "is #, right angled triangle",
-            "could|can #, be|make|form sides|right of? right? angled? triangle",
-            "is right? angled? triangle with sides #, possible",
-            "does #, make|form right? angled? triangle",
-            "do #, make|form right angled triangle",
-            "do #, make|form right angled? triangle",
-        ],
-        right_or_not,
-    ),
-    TaskKind::of(
-        SIDE,
-        &[
-            "right? angled|triangle? triangle? with? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
-            "right angled triangle with|has? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
-            "right angled? triangle with|has? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
-            "angle # hypotenuse # find opposite|adjacent side?",
-            "opposite|adjacent side? if|with|when angle # and? hypotenuse #",
-        ],
+    TaskKind::of(PYTHAGORAS, &[
+        "hypotenuse with|of|if? legs|sides|shorter? are|of? sides? # and? #",
+        "length? of? hypotenuse of|for|in right? angled? triangle? with|has|whose? two? shorter|other? legs|sides? are|of? length|lengths? # and? #",
+        "hypotenuse of|for right? angled|triangle? triangle? with legs|sides|shorter? of? sides? # and? #", "hypotenuse # and? #",
+        "right? angled|triangle? triangle? with|has|having? legs|sides|shorter? of? # and? # find|what? hypotenuse|is? hypotenuse?",
+        "right triangle with|has? legs|sides of? # and # find|what? is? hypotenuse",
+        "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse",
+        "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse", "pythagoras =, find? _?",
+        "pythagoras legs? # and? #", "legs # and # find? hypotenuse", "legs are # and # find hypotenuse",
+        "diagonal of rectangle # by|x|× # ", "diagonal of # by|x|× # rectangle", "find hypotenuse if? legs are? # and #",
+    ], hypotenuse),
+    TaskKind::of(PYTHAGORAS, &[
+        "other? leg|side with hypotenuse # and other? leg|side #", "leg|side with hypotenuse # and other? leg|side #",
+        "right? angled|triangle? triangle? with? hypotenuse # one|and|other? leg|side of? # find? other|missing|third|remaining leg|side?",
+        "right triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
+        "right angled triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
+        "right angled triangle with|has? hypotenuse of|is? # and? one|other|another? leg|side of|is? # find? other|missing|third|remaining leg|side?",
+        "hypotenuse of|is? # and? one|other? leg|side of|is? # find? other|missing|third? leg|side?",
+        "find missing|other|third? leg|side if? hypotenuse is? # and? one|other? leg|side is? #",
+        "hypotenuse # leg|side # find other leg|side?", "missing|other leg|side of right triangle with? hypotenuse # and? leg|side? #",
+    ], leg),
+    TaskKind::of(PYTHAGORAS, &[
+        "is triangle with sides #, right|right-angled angled?", "is triangle with sides #, right angled", "is #, right triangle",
+        "is #, right angled? triangle", "is #, pythagorean triple", "is triangle #, right angled", "is triangle #, right angled?",
+        "is #, triangle right angled?", "is #, right angled triangle", "could|can #, be|make|form sides|right of? right? angled? triangle",
+        "is right? angled? triangle with sides #, possible", "does #, make|form right? angled? triangle",
+        "do #, make|form right angled triangle", "do #, make|form right angled? triangle",
+    ], right_or_not),
+    TaskKind::of(SIDE, &[
+        "right? angled|triangle? triangle? with? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
+        "right angled triangle with|has? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
+        "right angled? triangle with|has? angle of? # and? hypotenuse of|is? # find|what? is? length? of? opposite|adjacent side?",
+        "angle # hypotenuse # find opposite|adjacent side?", "opposite|adjacent side? if|with|when angle # and? hypotenuse #",
+    ],
         |f| {
             let [angle, c] = f.amounts()?;
             side(angle, "hypotenuse", c, wanted(f)?)
         },
     ),
-    TaskKind::of(
-        SIDE,
-        &[
-            "right? angled|triangle? triangle? with? hypotenuse of|is? # and? angle of|is? # find|what? is? length? of? opposite|adjacent side?",
-            "hypotenuse # angle # find opposite|adjacent side?",
-        ],
+    TaskKind::of(SIDE, &[
+        "right? angled|triangle? triangle? with? hypotenuse of|is? # and? angle of|is? # find|what? is? length? of? opposite|adjacent side?",
+        "hypotenuse # angle # find opposite|adjacent side?",
+    ],
         |f| {
             let [c, angle] = f.amounts()?;
             side(angle, "hypotenuse", c, wanted(f)?)
         },
     ),
-    TaskKind::of(
-        SIDE,
-        &[
-            "right? angled|triangle? triangle? with? angle of? # and? adjacent side? of|is? # find|what? is? length? of? opposite|hypotenuse side?",
-            "angle # adjacent # find opposite|hypotenuse side?",
-        ],
+    TaskKind::of(SIDE, &[
+        "right? angled|triangle? triangle? with? angle of? # and? adjacent side? of|is? # find|what? is? length? of? opposite|hypotenuse side?",
+        "angle # adjacent # find opposite|hypotenuse side?",
+    ],
         |f| {
             let [angle, c] = f.amounts()?;
             side(angle, "adjacent", c, wanted(f)?)
         },
     ),
-    TaskKind::of(
-        SIDE,
-        &[
-            "right? angled|triangle? triangle? with? angle of? # and? opposite side? of|is? # find|what? is? length? of? adjacent|hypotenuse side?",
-            "angle # opposite # find adjacent|hypotenuse side?",
-        ],
+    TaskKind::of(SIDE, &[
+        "right? angled|triangle? triangle? with? angle of? # and? opposite side? of|is? # find|what? is? length? of? adjacent|hypotenuse side?",
+        "angle # opposite # find adjacent|hypotenuse side?",
+    ],
         |f| {
             let [angle, c] = f.amounts()?;
             side(angle, "opposite", c, wanted(f)?)
         },
     ),
-    TaskKind::of(
-        ANGLE,
-        &[
-            "right? angled|triangle? triangle? with? opposite|adjacent|hypotenuse side? of|is? # and? opposite|adjacent|hypotenuse side? of|is? # find|what? is? angle?",
-            "find angle if? opposite|adjacent|hypotenuse side? is? # and? opposite|adjacent|hypotenuse side? is? #",
-            "angle with opposite|adjacent|hypotenuse # and opposite|adjacent|hypotenuse #",
-            "angle in|of|if|when? right? angled? triangle? with|where|if|has? opposite|adjacent|hypotenuse side? is|of? # and? opposite|adjacent|hypotenuse side? is|of? #",
-            "opposite|adjacent|hypotenuse is? # and? opposite|adjacent|hypotenuse is? # find|what is? angle",
-        ],
-        angle,
-    ),
-    TaskKind::beside(
-        "trig.side",
-        "Cosine rule",
-        &[
-            "cosine rule with? =, find? _",
-            "use cosine rule with? =, find? _",
-            "use cosine rule to? find|calculate _ when|if|given|where|with =,",
-            "cosine rule to? find|calculate _ when|if|given|where|with =,",
-            "cosine rule find _ if|when|given =,",
-            "law of cosines =, find? _",
-            "triangle with|has? =, find? side _",
-            "find side? _ by? using cosine rule with|if? =,",
-            "in triangle _ =, find|calculate|what is? angle|side|length? of? _",
-            "triangle _ has|with =, find|calculate|what is? angle|side|length? of? _",
-        ],
-        any_rule,
-    ),
-    TaskKind::beside(
-        "trig.side",
-        "Sine rule",
-        &[
-            "sine rule with? =, find? _",
-            "use sine rule with? =, find? _",
-            "use sine rule to? find|calculate _ when|if|given|where|with =,",
-            "sine rule to? find|calculate _ when|if|given|where|with =,",
-            "sine rule find _ if|when|given =,",
-            "law of sines =, find? _",
-            "find side? _ by? using sine rule with|if? =,",
-            "triangle =, find _",
-            "find _ if|when|given|in triangle =,",
-        ],
-        any_rule,
-    ),
-    TaskKind::beside(
-        "area.triangle",
-        "Area by two sides and an angle",
-        &[
-            "area of triangle with|if|when|where? =,",
-            "triangle with? =, find? area",
-            "area of triangle sides # and # with|and angle|included angle? between? them? of? #",
-            "area of triangle with sides # and # and included? angle of? between? them? #",
-            "area of triangle with? two sides # and # and? included? angle # between?",
-        ],
-        area,
-    ),
+    TaskKind::of(ANGLE, &[
+        "right? angled|triangle? triangle? with? opposite|adjacent|hypotenuse side? of|is? # and? opposite|adjacent|hypotenuse side? of|is? # find|what? is? angle?",
+        "find angle if? opposite|adjacent|hypotenuse side? is? # and? opposite|adjacent|hypotenuse side? is? #",
+        "angle with opposite|adjacent|hypotenuse # and opposite|adjacent|hypotenuse #",
+        "angle in|of|if|when? right? angled? triangle? with|where|if|has? opposite|adjacent|hypotenuse side? is|of? # and? opposite|adjacent|hypotenuse side? is|of? #",
+        "opposite|adjacent|hypotenuse is? # and? opposite|adjacent|hypotenuse is? # find|what is? angle",
+    ], angle),
+    TaskKind::beside("trig.side", "Cosine rule", &[
+        "cosine rule with? =, find? _", "use cosine rule with? =, find? _",
+        "use cosine rule to? find|calculate _ when|if|given|where|with =,", "cosine rule to? find|calculate _ when|if|given|where|with =,",
+        "cosine rule find _ if|when|given =,", "law of cosines =, find? _", "triangle with|has? =, find? side _",
+        "find side? _ by? using cosine rule with|if? =,", "in triangle _ =, find|calculate|what is? angle|side|length? of? _",
+        "triangle _ has|with =, find|calculate|what is? angle|side|length? of? _",
+    ], any_rule),
+    TaskKind::beside("trig.side", "Sine rule", &[
+        "sine rule with? =, find? _", "use sine rule with? =, find? _", "use sine rule to? find|calculate _ when|if|given|where|with =,",
+        "sine rule to? find|calculate _ when|if|given|where|with =,", "sine rule find _ if|when|given =,", "law of sines =, find? _",
+        "find side? _ by? using sine rule with|if? =,", "triangle =, find _", "find _ if|when|given|in triangle =,",
+    ], any_rule),
+    TaskKind::beside("area.triangle", "Area by two sides and an angle", &[
+        "area of triangle with|if|when|where? =,", "triangle with? =, find? area",
+        "area of triangle sides # and # with|and angle|included angle? between? them? of? #",
+        "area of triangle with sides # and # and included? angle of? between? them? #",
+        "area of triangle with? two sides # and # and? included? angle # between?",
+    ], area),
 ];
 
 fn wanted(found: &Found) -> Option<&str> {

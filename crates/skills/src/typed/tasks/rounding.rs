@@ -15,184 +15,91 @@ const FIGURES: (&str, MethodId) =
     ("rounding.significant", rounding_significant::method::MARK_THE_FIGURES);
 const PLACES: (&str, MethodId) = ("rounding.places", rounding_places::method::NEXT_DIGIT);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        FIGURES,
-        &[
-            "round|write|express|give? # correct? to # s f",
-            "round|write|express|give? # correct? to # sf|sigfig|sigfigs",
-            "round|write|express|give? # correct? to # sig figs|fig|figures",
-            "round|write|express|give? # correct? to # significant figures|figure|digits|digit",
-            "# rounded to # significant figures|figure",
-            "# rounded to # sf",
-        ],
-        to_figures,
-    ),
-    TaskKind::of(
-        FIGURES,
-        &[
-            "round|write|express|give? # correct? to one significant figure",
-            "round|write|express|give? # correct? to 1sf",
-        ],
-        |f| to_figures_of(f.amounts::<1>()?.first()?, 1),
-    ),
-    TaskKind::of(
-        FIGURES,
-        &[
-            "round|write|express|give? # correct? to two significant figures",
-            "round|write|express|give? # correct? to 2sf",
-        ],
-        |f| to_figures_of(f.amounts::<1>()?.first()?, 2),
-    ),
-    TaskKind::of(
-        FIGURES,
-        &[
-            "round|write|express|give? # correct? to three significant figures",
-            "round|write|express|give? # correct? to 3sf",
-        ],
-        |f| to_figures_of(f.amounts::<1>()?.first()?, 3),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to # d p",
-            "round|write|express|give? # correct? to # dp",
-            "round|write|express|give? # correct? to # decimal place|places",
-            "round|write|express|give? # correct? to # places",
-            "# rounded to # decimal place|places",
-            "# rounded to # dp",
-        ],
-        to_places,
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to one decimal place",
-            "round|write|express|give? # correct? to 1dp",
-        ],
-        |f| rounded_at(f, 1),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to two decimal places",
-            "round|write|express|give? # correct? to 2dp",
-        ],
-        |f| rounded_at(f, 2),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to three decimal places",
-            "round|write|express|give? # correct? to 3dp",
-        ],
-        |f| rounded_at(f, 3),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to nearest #",
-            "# to nearest #",
-            "# rounded to nearest #",
-        ],
-        to_nearest,
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to nearest integer|whole|unit|one number?",
-            "# rounded to nearest integer|whole|unit|one number?",
-            "round # to whole number",
-        ],
-        |f| nearest(f, 0),
-    ),
-    TaskKind::of(
-        PLACES,
-        &["round|write|express|give? # correct? to nearest ten", "# rounded to nearest ten"],
-        |f| nearest(f, -1),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to nearest hundred",
-            "# rounded to nearest hundred",
-        ],
-        |f| nearest(f, -2),
-    ),
-    TaskKind::of(
-        PLACES,
-        &[
-            "round|write|express|give? # correct? to nearest thousand",
-            "# rounded to nearest thousand",
-        ],
-        |f| nearest(f, -3),
-    ),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest ten thousand"], |f| {
-        nearest(f, -4)
-    }),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest million"], |f| {
-        nearest(f, -6)
-    }),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest tenth"], |f| {
-        nearest(f, 1)
-    }),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest hundredth"], |f| {
-        nearest(f, 2)
-    }),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest thousandth"], |f| {
-        nearest(f, 3)
-    }),
-    TaskKind::of(PLACES, &["round|write|express|give? # correct? to nearest penny|cent"], |f| {
-        nearest(f, 2)
-    }),
-    TaskKind::of(
-        PLACES,
-        &["round|write|express|give? # correct? to nearest pound|dollar|euro"],
-        |f| nearest(f, 0),
-    ),
-    TaskKind::beside(
-        "rounding.places",
-        "Truncating",
-        &["truncate # to # dp", "truncate # to # decimal place|places", "truncate # to # d p"],
-        truncated,
-    ),
-    TaskKind::beside(
-        "rounding.significant",
-        "Estimating",
-        &[
-            "estimate @",
-            "estimate value of @",
-            "estimate answer to @",
-            "approximate @",
-            "estimate @ by rounding",
-            "estimate @ by rounding to # significant figure",
-        ],
-        estimated,
-    ),
-    TaskKind::beside(
-        "rounding.places",
-        "Bounds",
-        &[
-            "upper|lower bound of|for # to # dp",
-            "upper|lower bound of|for # rounded|given|correct? to # dp",
-            "upper|lower bound of|for # rounded|given|correct? to # decimal place|places",
-        ],
-        bound_of_places,
-    ),
-    TaskKind::beside(
-        "rounding.places",
-        "Bounds",
-        &["upper|lower bound of|for # rounded|given|measured|correct? to nearest #"],
-        bound_of_nearest,
-    ),
-    TaskKind::beside(
-        "rounding.places",
-        "Bounds",
-        &[
-            "upper|lower bound of|for # rounded|given|measured|correct? to nearest whole|integer|cm|m|mm|km|g|kg number?",
-        ],
-        |f| bound(f, f.numbers.first()?, &from_int(1)),
-    ),
+    TaskKind::of(FIGURES, &[
+        "round|write|express|give? # correct? to # s f", "round|write|express|give? # correct? to # sf|sigfig|sigfigs",
+        "round|write|express|give? # correct? to # sig figs|fig|figures",
+        "round|write|express|give? # correct? to # significant figures|figure|digits|digit", "# rounded to # significant figures|figure",
+        "# rounded to # sf",
+    ], to_figures),
+    TaskKind::of(FIGURES, &[
+        "round|write|express|give? # correct? to one significant figure", "round|write|express|give? # correct? to 1sf",
+    ], |f| to_figures_of(f.amounts::<1>()?.first()?, 1)),
+    TaskKind::of(FIGURES, &[
+        "round|write|express|give? # correct? to two significant figures", "round|write|express|give? # correct? to 2sf",
+    ], |f| to_figures_of(f.amounts::<1>()?.first()?, 2)),
+    TaskKind::of(FIGURES, &[
+        "round|write|express|give? # correct? to three significant figures", "round|write|express|give? # correct? to 3sf",
+    ], |f| to_figures_of(f.amounts::<1>()?.first()?, 3)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to # d p", "round|write|express|give? # correct? to # dp",
+        "round|write|express|give? # correct? to # decimal place|places", "round|write|express|give? # correct? to # places",
+        "# rounded to # decimal place|places", "# rounded to # dp",
+    ], to_places),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to one decimal place", "round|write|express|give? # correct? to 1dp",
+    ], |f| rounded_at(f, 1)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to two decimal places", "round|write|express|give? # correct? to 2dp",
+    ], |f| rounded_at(f, 2)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to three decimal places", "round|write|express|give? # correct? to 3dp",
+    ], |f| rounded_at(f, 3)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest #", "# to nearest #", "# rounded to nearest #",
+    ], to_nearest),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest integer|whole|unit|one number?",
+        "# rounded to nearest integer|whole|unit|one number?", "round # to whole number",
+    ], |f| nearest(f, 0)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest ten", "# rounded to nearest ten",
+    ], |f| nearest(f, -1)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest hundred", "# rounded to nearest hundred",
+    ], |f| nearest(f, -2)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest thousand", "# rounded to nearest thousand",
+    ], |f| nearest(f, -3)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest ten thousand",
+    ], |f| nearest(f, -4)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest million",
+    ], |f| nearest(f, -6)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest tenth",
+    ], |f| nearest(f, 1)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest hundredth",
+    ], |f| nearest(f, 2)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest thousandth",
+    ], |f| nearest(f, 3)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest penny|cent",
+    ], |f| nearest(f, 2)),
+    TaskKind::of(PLACES, &[
+        "round|write|express|give? # correct? to nearest pound|dollar|euro",
+    ], |f| nearest(f, 0)),
+    TaskKind::beside("rounding.places", "Truncating", &[
+        "truncate # to # dp", "truncate # to # decimal place|places", "truncate # to # d p",
+    ], truncated),
+    TaskKind::beside("rounding.significant", "Estimating", &[
+        "estimate @", "estimate value of @", "estimate answer to @", "approximate @", "estimate @ by rounding",
+        "estimate @ by rounding to # significant figure",
+    ], estimated),
+    TaskKind::beside("rounding.places", "Bounds", &[
+        "upper|lower bound of|for # to # dp", "upper|lower bound of|for # rounded|given|correct? to # dp",
+        "upper|lower bound of|for # rounded|given|correct? to # decimal place|places",
+    ], bound_of_places),
+    TaskKind::beside("rounding.places", "Bounds", &[
+        "upper|lower bound of|for # rounded|given|measured|correct? to nearest #",
+    ], bound_of_nearest),
+    TaskKind::beside("rounding.places", "Bounds", &[
+        "upper|lower bound of|for # rounded|given|measured|correct? to nearest whole|integer|cm|m|mm|km|g|kg number?",
+    ], |f| bound(f, f.numbers.first()?, &from_int(1))),
 ];
 
 /// A place of a rounding, and the number rounded there.

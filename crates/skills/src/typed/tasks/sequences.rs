@@ -13,218 +13,91 @@ use teaching::typeset::Lines;
 const RULE: (&str, MethodId) =
     ("sequences.linear-geometric", sequences_linear_geometric::method::DIFFERENCE_TABLE);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        RULE,
-        &[
-            "nth term of|for sequence? #,",
-            "nth term #,",
-            "rule for|of sequence? #,",
-            "formula for|of sequence? #,",
-            "general term of sequence? #,",
-            "nth term rule for|of sequence? #,",
-            "formula for nth term of sequence? #,",
-            "expression for nth term of sequence? #,",
-            "#, nth term",
-            "nth term of|for linear|arithmetic|quadratic|geometric sequence? #,",
-            "#, find nth term",
-            "find rule #,",
-            "explicit formula for #,",
-        ],
-        nth_term,
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "#th term of|in|for sequence? #,",
-            "#th term of|in|for arithmetic|linear|geometric|quadratic sequence|progression? #,",
-            "#th term #,",
-            "#, find? #th term",
-            "#th number in|of sequence|pattern? #,",
-            "#, what is #th term",
-        ],
-        term_of_list,
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "#th term of @",
-            "#th term if|when nth term is @",
-            "#th term of sequence|rule? with? nth? term? @",
-            "nth term is @ find #th term",
-            "nth term is @ what is #th term",
-            "nth term @ find? #th term",
-            "#th term in sequence @",
-            "#th term for @",
-        ],
-        term_of_rule,
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "first # terms of @",
-            "first # terms of sequence|rule? with? nth term @",
-            "first # terms if nth term is @",
-            "write|list first # terms of @",
-            "list? first # terms of nth? term? @",
-            "nth term is @ find|write first # terms",
-        ],
-        first_terms,
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "first five terms of @",
-            "first five terms of sequence|rule? with? nth term @",
-            "first five terms if nth term is @",
-            "write|list first five terms of @",
-        ],
-        |f| first(f.text()?, 5),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "first three terms of @",
-            "first three terms of sequence|rule? with? nth term @",
-            "first three terms if nth term is @",
-        ],
-        |f| first(f.text()?, 3),
-    ),
-    TaskKind::of(
-        RULE,
-        &["first four terms of @", "first four terms of sequence|rule? with? nth term @"],
-        |f| first(f.text()?, 4),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "next term|number of|in|for sequence|pattern? #,",
-            "next term|number #,",
-            "what comes next #,",
-            "what comes next in sequence? #,",
-            "what is next #,",
-            "next #,",
-            "#, what comes|is next",
-            "#, next term|number",
-            "#, find next term|number",
-            "continue sequence|pattern? #,",
-            "#, what is next number|term",
-        ],
-        |f| next(f, 1),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "next two terms|numbers of|in|for sequence|pattern? #,",
-            "next two terms|numbers #,",
-            "#, next two terms|numbers",
-            "#, find next two terms|numbers",
-            "next two #,",
-        ],
-        |f| next(f, 2),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "next three terms|numbers of|in|for sequence|pattern? #,",
-            "next three terms|numbers #,",
-            "#, next three terms|numbers",
-            "#, find next three terms|numbers",
-            "next three #,",
-        ],
-        |f| next(f, 3),
-    ),
-    TaskKind::of(
-        RULE,
-        &["next # terms|numbers of|in|for sequence|pattern? #,", "next # terms|numbers #,"],
-        |f| next(f, usize::try_from(f.numbers.first()?.whole(6)?).ok()?),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "common difference of|in|for sequence? #,",
-            "common difference #,",
-            "difference in sequence #,",
-        ],
-        |f| link(f, false),
-    ),
-    TaskKind::of(
-        RULE,
-        &[
-            "common ratio of|in|for sequence? #,",
-            "common ratio #,",
-            "ratio of geometric sequence #,",
-        ],
-        |f| link(f, true),
-    ),
-    beside(
-        "Sums of sequences",
-        &[
-            "sum to infinity of|for series|sequence? #,",
-            "sum to infinity of @",
-            "sum to infinity #,",
-            "infinite sum of? @",
-            "sum of infinite series @",
-            "infinite sum of? #,",
-        ],
-        to_infinity,
-    ),
-    beside(
-        "Sums of sequences",
-        &[
-            "sum to infinity =,",
-            "sum to infinity when|if|with|for =,",
-            "sum to infinity of geometric series|sequence with =,",
-        ],
+    TaskKind::of(RULE, &[
+        "nth term of|for sequence? #,", "nth term #,", "rule for|of sequence? #,", "formula for|of sequence? #,",
+        "general term of sequence? #,", "nth term rule for|of sequence? #,", "formula for nth term of sequence? #,",
+        "expression for nth term of sequence? #,", "#, nth term", "nth term of|for linear|arithmetic|quadratic|geometric sequence? #,",
+        "#, find nth term", "find rule #,", "explicit formula for #,",
+    ], nth_term),
+    TaskKind::of(RULE, &[
+        "#th term of|in|for sequence? #,", "#th term of|in|for arithmetic|linear|geometric|quadratic sequence|progression? #,",
+        "#th term #,", "#, find? #th term", "#th number in|of sequence|pattern? #,", "#, what is #th term",
+    ], term_of_list),
+    TaskKind::of(RULE, &[
+        "#th term of @", "#th term if|when nth term is @", "#th term of sequence|rule? with? nth? term? @", "nth term is @ find #th term",
+        "nth term is @ what is #th term", "nth term @ find? #th term", "#th term in sequence @", "#th term for @",
+    ], term_of_rule),
+    TaskKind::of(RULE, &[
+        "first # terms of @", "first # terms of sequence|rule? with? nth term @", "first # terms if nth term is @",
+        "write|list first # terms of @", "list? first # terms of nth? term? @", "nth term is @ find|write first # terms",
+    ], first_terms),
+    TaskKind::of(RULE, &[
+        "first five terms of @", "first five terms of sequence|rule? with? nth term @", "first five terms if nth term is @",
+        "write|list first five terms of @",
+    ], |f| first(f.text()?, 5)),
+    TaskKind::of(RULE, &[
+        "first three terms of @", "first three terms of sequence|rule? with? nth term @", "first three terms if nth term is @",
+    ], |f| first(f.text()?, 3)),
+    TaskKind::of(RULE, &[
+        "first four terms of @", "first four terms of sequence|rule? with? nth term @",
+    ], |f| first(f.text()?, 4)),
+    TaskKind::of(RULE, &[
+        "next term|number of|in|for sequence|pattern? #,", "next term|number #,", "what comes next #,", "what comes next in sequence? #,",
+        "what is next #,", "next #,", "#, what comes|is next", "#, next term|number", "#, find next term|number",
+        "continue sequence|pattern? #,", "#, what is next number|term",
+    ], |f| next(f, 1)),
+    TaskKind::of(RULE, &[
+        "next two terms|numbers of|in|for sequence|pattern? #,", "next two terms|numbers #,", "#, next two terms|numbers",
+        "#, find next two terms|numbers", "next two #,",
+    ], |f| next(f, 2)),
+    TaskKind::of(RULE, &[
+        "next three terms|numbers of|in|for sequence|pattern? #,", "next three terms|numbers #,", "#, next three terms|numbers",
+        "#, find next three terms|numbers", "next three #,",
+    ], |f| next(f, 3)),
+    TaskKind::of(RULE, &[
+        "next # terms|numbers of|in|for sequence|pattern? #,", "next # terms|numbers #,",
+    ], |f| next(f, usize::try_from(f.numbers.first()?.whole(6)?).ok()?)),
+    TaskKind::of(RULE, &[
+        "common difference of|in|for sequence? #,", "common difference #,", "difference in sequence #,",
+    ], |f| link(f, false)),
+    TaskKind::of(RULE, &[
+        "common ratio of|in|for sequence? #,", "common ratio #,", "ratio of geometric sequence #,",
+    ], |f| link(f, true)),
+    beside("Sums of sequences", &[
+        "sum to infinity of|for series|sequence? #,", "sum to infinity of @", "sum to infinity #,", "infinite sum of? @",
+        "sum of infinite series @", "infinite sum of? #,",
+    ], to_infinity),
+    beside("Sums of sequences", &[
+        "sum to infinity =,", "sum to infinity when|if|with|for =,", "sum to infinity of geometric series|sequence with =,",
+    ],
         |f| {
             let (a, r) = (value(f, "a")?, value(f, "r")?);
             infinite(&a.value, &r.value)
         },
     ),
-    beside(
-        "Sums of sequences",
-        &[
-            "sum of first # terms of|in sequence|series? #,",
-            "sum of first # terms of arithmetic|geometric|linear sequence|series|progression? #,",
-            "add first # terms of #,",
-            "sum of # terms of #,",
-        ],
-        |f| sum_of(f.numbers.first()?.whole(1000)?, f.list()?),
-    ),
-    beside(
-        "Sums of sequences",
-        &[
-            "sum of first # natural|whole|counting|positive numbers|integers?",
-            "sum of first # integers|numbers",
-            "sum of whole|counting|natural? numbers|integers from # to #",
-            "add numbers|integers? from # to #",
-            "sum of all? integers|numbers from # to #",
-            "add up? all? numbers from # to #",
-            "sum of all? numbers from # to #",
-            "sum of integers from # to #",
-            "sum numbers? from? # to #",
-        ],
-        sum_of_wholes,
-    ),
-    beside("Sums of sequences", &["sum of first # odd numbers"], |f| {
-        sum_of(
-            f.numbers.first()?.whole(10_000)?,
-            &[Amount::of(from_int(1)), Amount::of(from_int(3)), Amount::of(from_int(5))],
-        )
-    }),
-    beside("Sums of sequences", &["sum of first # even numbers"], |f| {
-        sum_of(
-            f.numbers.first()?.whole(10_000)?,
-            &[Amount::of(from_int(2)), Amount::of(from_int(4)), Amount::of(from_int(6))],
-        )
-    }),
-    beside(
-        "Sequences",
-        &[
-            "#th term of|in|for arithmetic sequence|progression? with|where|when|if? =,",
-            "arithmetic sequence|progression? =, find? #th term",
-            "arithmetic sequence|progression? with|where =, find? #th term",
-        ],
+    beside("Sums of sequences", &[
+        "sum of first # terms of|in sequence|series? #,",
+        "sum of first # terms of arithmetic|geometric|linear sequence|series|progression? #,", "add first # terms of #,",
+        "sum of # terms of #,",
+    ], |f| sum_of(f.numbers.first()?.whole(1000)?, f.list()?)),
+    beside("Sums of sequences", &[
+        "sum of first # natural|whole|counting|positive numbers|integers?", "sum of first # integers|numbers",
+        "sum of whole|counting|natural? numbers|integers from # to #", "add numbers|integers? from # to #",
+        "sum of all? integers|numbers from # to #", "add up? all? numbers from # to #", "sum of all? numbers from # to #",
+        "sum of integers from # to #", "sum numbers? from? # to #",
+    ], sum_of_wholes),
+    beside("Sums of sequences", &[
+        "sum of first # odd numbers",
+    ], |f| sum_of( f.numbers.first()?.whole(10_000)?, &[Amount::of(from_int(1)), Amount::of(from_int(3)), Amount::of(from_int(5))], )),
+    beside("Sums of sequences", &[
+        "sum of first # even numbers",
+    ], |f| sum_of( f.numbers.first()?.whole(10_000)?, &[Amount::of(from_int(2)), Amount::of(from_int(4)), Amount::of(from_int(6))], )),
+    beside("Sequences", &[
+        "#th term of|in|for arithmetic sequence|progression? with|where|when|if? =,", "arithmetic sequence|progression? =, find? #th term",
+        "arithmetic sequence|progression? with|where =, find? #th term",
+    ],
         |f| {
             let (a, d) = (value(f, "a")?, value(f, "d")?);
             term(
@@ -234,13 +107,10 @@ pub(super) const KINDS: &[TaskKind] = &[
             )
         },
     ),
-    beside(
-        "Sequences",
-        &[
-            "#th term of|in|for geometric sequence|progression? with|where|when|if? =,",
-            "geometric sequence|progression? =, find? #th term",
-            "geometric sequence|progression? with|where =, find? #th term",
-        ],
+    beside("Sequences", &[
+        "#th term of|in|for geometric sequence|progression? with|where|when|if? =,", "geometric sequence|progression? =, find? #th term",
+        "geometric sequence|progression? with|where =, find? #th term",
+    ],
         |f| {
             let (a, r) = (value(f, "a")?, value(f, "r")?);
             term(
@@ -250,12 +120,10 @@ pub(super) const KINDS: &[TaskKind] = &[
             )
         },
     ),
-    beside(
-        "Sequences",
-        &[
-            "#th term of|in arithmetic sequence|progression? with? first term # and? common? difference #",
-            "arithmetic sequence first term # common? difference # find? #th term",
-        ],
+    beside("Sequences", &[
+        "#th term of|in arithmetic sequence|progression? with? first term # and? common? difference #",
+        "arithmetic sequence first term # common? difference # find? #th term",
+    ],
         |f| {
             let [a, d] = f.amounts()?;
             term(
@@ -265,12 +133,10 @@ pub(super) const KINDS: &[TaskKind] = &[
             )
         },
     ),
-    beside(
-        "Sequences",
-        &[
-            "#th term of|in geometric sequence|progression? with? first term # and? common? ratio #",
-            "geometric sequence first term # common? ratio # find? #th term",
-        ],
+    beside("Sequences", &[
+        "#th term of|in geometric sequence|progression? with? first term # and? common? ratio #",
+        "geometric sequence first term # common? ratio # find? #th term",
+    ],
         |f| {
             let [a, r] = f.amounts()?;
             term(
@@ -280,22 +146,12 @@ pub(super) const KINDS: &[TaskKind] = &[
             )
         },
     ),
-    beside(
-        "Sequences",
-        &[
-            "is # in|a|term sequence|term of|in|sequence? #,",
-            "is # term of sequence? #,",
-            "is # in sequence #,",
-        ],
-        |f| belongs(f.numbers.first()?, &rule_of(f.list()?)?, &shown(f.list()?)),
-    ),
-    beside(
-        "Sequences",
-        &[
-            "is # term of|in sequence? with? nth? term? @",
-            "is # in sequence with? nth? term? @",
-            "is # in sequence @",
-        ],
+    beside("Sequences", &[
+        "is # in|a|term sequence|term of|in|sequence? #,", "is # term of sequence? #,", "is # in sequence #,",
+    ], |f| belongs(f.numbers.first()?, &rule_of(f.list()?)?, &shown(f.list()?))),
+    beside("Sequences", &[
+        "is # term of|in sequence? with? nth? term? @", "is # in sequence with? nth? term? @", "is # in sequence @",
+    ],
         |f| {
             let typed = f.text()?;
             belongs(f.numbers.first()?, &rule_typed(typed)?, typed)

@@ -13,35 +13,24 @@ use teaching::typeset::Lines;
 
 const FORM: (&str, MethodId) = ("standard-form", standard_form::method::MOVE_THE_POINT);
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    TaskKind::of(
-        FORM,
-        &[
-            "write|express|convert|put|change? @ in|to|into|as standard|scientific form|notation",
-            "standard|scientific form|notation of|for @",
-            "write @ in standard index form",
-            "calculate|work|multiply|divide|add|simplify out? @ in|giving standard|scientific form|notation",
-            "@ standard|scientific form|notation",
-        ],
-        to_form,
-    ),
-    TaskKind::of(
-        FORM,
-        &[
-            "write|express|convert|change? @ as|to|in|into ordinary|normal|decimal number|form|notation",
-            "write @ in full",
-            "@ as ordinary number",
-            "write @ out? in full",
-        ],
-        to_ordinary,
-    ),
-    TaskKind::beside(
-        "standard-form",
-        "Order of magnitude",
-        &["order of magnitude of #", "order of magnitude of @"],
-        magnitude,
-    ),
-    TaskKind::of(FORM, &["@"], product_of_forms),
+    TaskKind::of(FORM, &[
+        "write|express|convert|put|change? @ in|to|into|as standard|scientific form|notation",
+        "standard|scientific form|notation of|for @", "write @ in standard index form",
+        "calculate|work|multiply|divide|add|simplify out? @ in|giving standard|scientific form|notation",
+        "@ standard|scientific form|notation",
+    ], to_form),
+    TaskKind::of(FORM, &[
+        "write|express|convert|change? @ as|to|in|into ordinary|normal|decimal number|form|notation", "write @ in full",
+        "@ as ordinary number", "write @ out? in full",
+    ], to_ordinary),
+    TaskKind::beside("standard-form", "Order of magnitude", &[
+        "order of magnitude of #", "order of magnitude of @",
+    ], magnitude),
+    TaskKind::of(FORM, &[
+        "@",
+    ], product_of_forms),
 ];
 
 /// A value as a number from 1 to 10 times a power of ten, and that power.

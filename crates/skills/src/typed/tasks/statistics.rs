@@ -7,86 +7,41 @@ use algebra::number::from_int;
 use num_traits::Zero;
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Mean",
-        &[
-            "mean|average of? #,",
-            "mean average of? #,",
-            "arithmetic mean of? #,",
-            "mean|average of numbers|data|set|list|scores|values? #,",
-            "average|mean age|height|mass|weight|score|speed|temperature|mark|time of #,",
-            "#, mean|average",
-            "#, find mean|average",
-            "#, what is mean|average",
-        ],
-        mean,
-    ),
-    beside(
-        "Median",
-        &[
-            "median of? #,",
-            "median of numbers|data|set|list|scores|values? #,",
-            "#, median",
-            "#, find median",
-            "#, what is median",
-            "middle number|value of #,",
-        ],
-        median,
-    ),
-    beside(
-        "Mode",
-        &[
-            "mode of? #,",
-            "mode of numbers|data|set|list|scores|values? #,",
-            "modal value|number of #,",
-            "#, mode",
-            "#, find mode",
-            "most common number|value? in|of #,",
-            "#, what is mode",
-        ],
-        mode,
-    ),
-    beside(
-        "Range",
-        &[
-            "range of? #,",
-            "range of numbers|data|set|list|scores|values? #,",
-            "#, range",
-            "#, find range",
-            "#, what is range",
-        ],
-        range,
-    ),
-    beside(
-        "Quartiles",
-        &["interquartile range of|for? #,", "iqr of|for? #,", "inter quartile range of #,"],
-        |f| quartile(f, Quartile::Between),
-    ),
-    beside("Quartiles", &["lower|first quartile of|for? #,", "q1 of #,"], |f| {
-        quartile(f, Quartile::Lower)
-    }),
-    beside("Quartiles", &["upper|third quartile of|for? #,", "q3 of #,"], |f| {
-        quartile(f, Quartile::Upper)
-    }),
-    beside(
-        "Mean",
-        &[
-            "mean of # numbers|values|scores is # find|what total|sum|their? total|sum?",
-            "mean of # numbers|values|scores is # what is their|the? total|sum",
-            "total if mean of # numbers is #",
-        ],
-        total,
-    ),
-    beside(
-        "Mean",
-        &[
-            "total of # numbers|values is # find|what mean|is mean?",
-            "# numbers have total|sum|add of|up? to? # find mean",
-            "total # for # numbers|people|values find mean",
-        ],
-        mean_of_total,
-    ),
+    beside("Mean", &[
+        "mean|average of? #,", "mean average of? #,", "arithmetic mean of? #,", "mean|average of numbers|data|set|list|scores|values? #,",
+        "average|mean age|height|mass|weight|score|speed|temperature|mark|time of #,", "#, mean|average", "#, find mean|average",
+        "#, what is mean|average",
+    ], mean),
+    beside("Median", &[
+        "median of? #,", "median of numbers|data|set|list|scores|values? #,", "#, median", "#, find median", "#, what is median",
+        "middle number|value of #,",
+    ], median),
+    beside("Mode", &[
+        "mode of? #,", "mode of numbers|data|set|list|scores|values? #,", "modal value|number of #,", "#, mode", "#, find mode",
+        "most common number|value? in|of #,", "#, what is mode",
+    ], mode),
+    beside("Range", &[
+        "range of? #,", "range of numbers|data|set|list|scores|values? #,", "#, range", "#, find range", "#, what is range",
+    ], range),
+    beside("Quartiles", &[
+        "interquartile range of|for? #,", "iqr of|for? #,", "inter quartile range of #,",
+    ], |f| quartile(f, Quartile::Between)),
+    beside("Quartiles", &[
+        "lower|first quartile of|for? #,", "q1 of #,",
+    ], |f| quartile(f, Quartile::Lower)),
+    beside("Quartiles", &[
+        "upper|third quartile of|for? #,", "q3 of #,",
+    ], |f| quartile(f, Quartile::Upper)),
+    beside("Mean", &[
+        "mean of # numbers|values|scores is # find|what total|sum|their? total|sum?",
+        "mean of # numbers|values|scores is # what is their|the? total|sum", "total if mean of # numbers is #",
+    ], total),
+    beside("Mean", &[
+        "total of # numbers|values is # find|what mean|is mean?", "# numbers have total|sum|add of|up? to? # find mean",
+        "total # for # numbers|people|values find mean",
+    ], mean_of_total),
 ];
 
 const fn beside(

@@ -7,159 +7,65 @@ use algebra::number::from_int;
 use num_traits::{Signed, ToPrimitive};
 use teaching::typeset::Lines;
 
+#[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
-    beside(
-        "Times",
-        &[
-            "how long is it? from|between @ to|and|until|till @",
-            "how many minutes|hours from|between|are? there? from|between? @ to|and|until @",
-            "time from|between @ to|and|until @",
-            "time difference between @ and @",
-            "how much time from|between @ to|and|until @",
-            "duration from @ to|until @",
-            "how long from @ to|until @",
-            "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? ends|arrives|finishes at @ how long is|does? it? last|take?",
-            "train|bus leaves at @ and? arrives at @ how long is|does? journey|it? take?",
-            "time elapsed between|from @ and|to @",
-        ],
-        between,
-    ),
-    beside(
-        "Times",
-        &[
-            "# after @",
-            "# # after @",
-            "what time is|will it? be? # # after @",
-            "what time will it be # after @",
-            "what time is it? # after @",
-            "time # after @",
-            "what is time # after @",
-            "@ plus #",
-            "@ + #",
-            "add # to @",
-        ],
-        |f| shifted(f, 1),
-    ),
-    beside(
-        "Times",
-        &[
-            "# before @",
-            "# # before @",
-            "what time is|was it? # # before @",
-            "what time is it? # before @",
-            "time # before @",
-            "what is time # before @",
-            "@ minus #",
-            "@ - #",
-        ],
-        |f| shifted(f, -1),
-    ),
-    beside(
-        "Times",
-        &[
-            "starts at @ lasts|and|takes lasts|takes? # when does it end|finish",
-            "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? lasts|takes # when|what does|time? does|it? it? end|finish|arrive",
-            "leaves at @ and? takes # when|what does|time? does|it? it? arrive",
-        ],
-        |f| shifted(f, 1),
-    ),
-    beside(
-        "Times",
-        &[
-            "add|sum|total of? # # and # #",
-            "# # and # # together",
-            "# # plus|and # #",
-            "# # + # #",
-            "add # and # #",
-            "add # # and #",
-            "# # + #",
-            "# # plus #",
-            "# + # #",
-        ],
-        |f| sum(f, 1),
-    ),
-    beside(
-        "Times",
-        &[
-            "# # - # #",
-            "# # minus # #",
-            "subtract # # from # #",
-            "take # # from # #",
-            "# # - #",
-            "# # minus #",
-        ],
-        |f| sum(f, -1),
-    ),
-    beside(
-        "Times",
-        &[
-            "# # in minutes|seconds|hours",
-            "convert|write|change # # to|into|in minutes|seconds|hours",
-            "how many minutes|seconds|hours are? in|there? in? # #",
-        ],
-        in_one_unit,
-    ),
-    beside(
-        "Times",
-        &[
-            "convert|write|change # to|into|in|as hours and minutes",
-            "# in|as|to hours and minutes",
-            "# in minutes and seconds",
-        ],
-        in_hours,
-    ),
-    beside(
-        "Times",
-        &[
-            "convert|write|change @ to|into|in|as 24 hour clock|time",
-            "convert|write|change @ to|into|in|as 24 hour clock|time",
-            "@ in 24 hour clock|time",
-            "@ in 24 hour clock|time",
-            "@ in # hour clock|time",
-            "convert @ to # hour clock|time",
-            "@ in # hour clock|time",
-            "write @ in # hour clock|time",
-            "write @ in # hour clock|time",
-        ],
-        clock,
-    ),
-    beside(
-        "Years",
-        &[
-            "how old is|was someone|she|he|person|anyone|i|you|_ born in # in #",
-            "how old is|was someone|she|he|person|anyone|i|you|_ in # if|when? born in #",
-            "how old will someone|she|he|person|_ born in # be in #",
-            "born in # how old in #",
-            "age in # if born in #",
-            "how many years from|between # to|and #",
-            "someone|she|he|person was? born in # how old are|is|was|will they|she|he|be? be? in #",
-            "how old would|will someone|she|he|person born in # be in #",
-        ],
-        years,
-    ),
-    beside(
-        "Dates",
-        &[
-            "how many days from|between|are? there? between? # _ to|and|until # _",
-            "days between|from # _ and|to # _",
-            "number of days from|between # _ to|and # _",
-        ],
-        |_| None,
-    ),
-    beside(
-        "Dates",
-        &[
-            "how many days|hours|minutes|seconds|weeks|months|years are? in|there? in? # days|hours|minutes|seconds|weeks|months|years?",
-        ],
-        how_many,
-    ),
-    beside(
-        "Dates",
-        &[
-            "how many days|hours|minutes|seconds|weeks|months are? in|there? in? day|hour|minute|week|year",
-        ],
-        how_many_in_one,
-    ),
+    beside("Times", &[
+        "how long is it? from|between @ to|and|until|till @",
+        "how many minutes|hours from|between|are? there? from|between? @ to|and|until @", "time from|between @ to|and|until @",
+        "time difference between @ and @", "how much time from|between @ to|and|until @", "duration from @ to|until @",
+        "how long from @ to|until @",
+        "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? ends|arrives|finishes at @ how long is|does? it? last|take?",
+        "train|bus leaves at @ and? arrives at @ how long is|does? journey|it? take?", "time elapsed between|from @ and|to @",
+    ], between),
+    beside("Times", &[
+        "# after @", "# # after @", "what time is|will it? be? # # after @", "what time will it be # after @",
+        "what time is it? # after @", "time # after @", "what is time # after @", "@ plus #", "@ + #", "add # to @",
+    ], |f| shifted(f, 1)),
+    beside("Times", &[
+        "# before @", "# # before @", "what time is|was it? # # before @", "what time is it? # before @", "time # before @",
+        "what is time # before @", "@ minus #", "@ - #",
+    ], |f| shifted(f, -1)),
+    beside("Times", &[
+        "starts at @ lasts|and|takes lasts|takes? # when does it end|finish",
+        "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? lasts|takes # when|what does|time? does|it? it? end|finish|arrive",
+        "leaves at @ and? takes # when|what does|time? does|it? it? arrive",
+    ], |f| shifted(f, 1)),
+    beside("Times", &[
+        "add|sum|total of? # # and # #", "# # and # # together", "# # plus|and # #", "# # + # #", "add # and # #", "add # # and #",
+        "# # + #", "# # plus #", "# + # #",
+    ], |f| sum(f, 1)),
+    beside("Times", &[
+        "# # - # #", "# # minus # #", "subtract # # from # #", "take # # from # #", "# # - #", "# # minus #",
+    ], |f| sum(f, -1)),
+    beside("Times", &[
+        "# # in minutes|seconds|hours", "convert|write|change # # to|into|in minutes|seconds|hours",
+        "how many minutes|seconds|hours are? in|there? in? # #",
+    ], in_one_unit),
+    beside("Times", &[
+        "convert|write|change # to|into|in|as hours and minutes", "# in|as|to hours and minutes", "# in minutes and seconds",
+    ], in_hours),
+    beside("Times", &[
+        "convert|write|change @ to|into|in|as 24 hour clock|time", "convert|write|change @ to|into|in|as 24 hour clock|time",
+        "@ in 24 hour clock|time", "@ in 24 hour clock|time", "@ in # hour clock|time", "convert @ to # hour clock|time",
+        "@ in # hour clock|time", "write @ in # hour clock|time", "write @ in # hour clock|time",
+    ], clock),
+    beside("Years", &[
+        "how old is|was someone|she|he|person|anyone|i|you|_ born in # in #",
+        "how old is|was someone|she|he|person|anyone|i|you|_ in # if|when? born in #",
+        "how old will someone|she|he|person|_ born in # be in #", "born in # how old in #", "age in # if born in #",
+        "how many years from|between # to|and #", "someone|she|he|person was? born in # how old are|is|was|will they|she|he|be? be? in #",
+        "how old would|will someone|she|he|person born in # be in #",
+    ], years),
+    beside("Dates", &[
+        "how many days from|between|are? there? between? # _ to|and|until # _", "days between|from # _ and|to # _",
+        "number of days from|between # _ to|and # _",
+    ], |_| None),
+    beside("Dates", &[
+        "how many days|hours|minutes|seconds|weeks|months|years are? in|there? in? # days|hours|minutes|seconds|weeks|months|years?",
+    ], how_many),
+    beside("Dates", &[
+        "how many days|hours|minutes|seconds|weeks|months are? in|there? in? day|hour|minute|week|year",
+    ], how_many_in_one),
 ];
 
 const fn beside(
@@ -330,17 +236,13 @@ fn sum(found: &Found, sign: i64) -> Option<Told> {
     let mark = if sign > 0 { '+' } else { '-' };
     let lines =
         Lines::measured().work(&format!("{a} min {mark} {b} min = {all} min"), "In minutes");
-    let says: Vec<String> = found.numbers.iter().map(Amount::shown).collect();
-    duration(
-        lines,
-        format!(
-            "{} times put together: {}",
-            if sign > 0 { "Two" } else { "The difference of two" },
-            says.join(" ")
-        ),
-        all,
-        "",
-    )
+    let (one, other) = (spoken(&from_int(a))?, spoken(&from_int(b))?);
+    let says = if sign > 0 {
+        format!("{one} and {other} together")
+    } else {
+        format!("{one} less {other}")
+    };
+    duration(lines, says, all, "")
 }
 
 fn unit_size(amount: &Amount) -> Rational {

@@ -199,6 +199,10 @@ impl Amount {
     /// As it is typed in mathematics with its unit.
     pub(in crate::typed) fn measured(&self) -> String {
         match &self.unit {
+            // Tenths of a pound are written with two places.
+            Some(unit) if unit.is_money() && decimal_places(&self.value) == Some(1) => {
+                unit.with(&to_decimal_text(&self.value, 2))
+            }
             Some(unit) if unit.is_money() => unit.with(&self.text),
             Some(unit) => format!("{} {}", self.text, unit.text()),
             None => self.text.clone(),
