@@ -51,7 +51,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "two angles of|in triangle are #, what|find is? third|missing|other angle?", "angles of|in triangle are #, and x find x",
         "triangle with angles #, what is third|missing angle", "angles in triangle #, find? third|missing|other angle?",
         "two angles of|in triangle #, third|missing angle", "third angle of triangle #,", "missing angle triangle #,",
-        "angles of triangle are #, find third",
+        "angles of|in triangle are #, find? third|missing|other|last angle?",
     ], |f| missing(f, 180, "a triangle")),
     beside("Angles in a quadrilateral", &[
         "fourth|missing|other|last angle of|in quadrilateral with|if|when? angles? of? #,",

@@ -27,7 +27,7 @@ pub(super) const KINDS: &[TaskKind] = &[
     ], product),
     beside("Dividing", &[
         "divide # by #", "# divided by #", "# divided by # with remainder", "divide # by # with|giving|and|give remainder", "# over #",
-        "# shared by #", "# shared between #", "share # between #", "share # equally between #", "quotient of # and #",
+        "# shared by #", "# shared between #", "share # between #", "share # equally between #", "quotient of # and #", "quotient when # is? divided by #",
         "split # equally between #",
     ], quotient),
     beside("Dividing", &[

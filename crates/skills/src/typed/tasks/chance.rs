@@ -10,6 +10,7 @@ use teaching::typeset::Lines;
 
 #[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
+    beside("Probability", &["probability|chance of rolling|getting|throwing? # or # on|with|from? dice|die?"], either_on_a_die),
     beside("Probability", &[
         "probability|chance|p of rolling|getting|throwing? # on|with|from|of dice|die",
         "probability|chance of rolling|getting|throwing? # on|with|from|of fair|ordinary|six-sided|normal? dice|die",
@@ -244,6 +245,12 @@ fn likely(of: &str, right: i64, all: i64, cases: &str) -> Told {
 fn on_a_die(of: &str, fits: impl Fn(i64) -> bool) -> Option<Told> {
     let right = (1..=6).filter(|n| fits(*n)).count();
     Some(likely(&format!("{of} on a die"), i64::try_from(right).ok()?, 6, "The six faces"))
+}
+
+fn either_on_a_die(found: &Found) -> Option<Told> {
+    let [a, b] = found.amounts()?;
+    let (a, b) = (a.whole(6)?, b.whole(6)?);
+    on_a_die(&format!("a {a} or a {b}"), |n| n == a || n == b)
 }
 
 fn named_on_a_die(found: &Found) -> Option<Told> {

@@ -37,7 +37,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "what percent|percentage of # is #", "what % of # is #", "percent|percentage of # that is #",
     ], rate_of_whole),
     TaskKind::of(CHANGE, &[
-        "increase # by #%", "# increased by #%", "# is|was increased|raised by #%", "raise # by #%", "# plus #%", "# plus #% vat|tax|tip",
+        "increase # by #%", "# increased by #%", "price|cost|value|salary of # increased|raised by #%", "# is|was increased|raised by #%", "raise # by #%", "# plus #%", "# plus #% vat|tax|tip",
         "# and #% vat|tax|tip", "# + #% vat|tax|tip|service",
         "_ costs|cost|is|was # it|and|is? is? increased|raised|goes|rises up? by #% .. price|cost|value|now|salary|pay ..",
         "_ costs|cost|is|was # it|and|is? is? increased|raised|goes|rises up? by #%",
@@ -50,7 +50,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "price with #% vat on #",
     ], increased),
     TaskKind::of(CHANGE, &[
-        "decrease # by #%", "# decreased by #%", "reduce # by #%", "# reduced by #%", "# is|was reduced|discounted|decreased by #%",
+        "decrease # by #%", "# decreased by #%", "price|cost|value of # decreased|reduced|cut by #%", "reduce # by #%", "# reduced by #%", "# is|was reduced|discounted|decreased by #%",
         "# in sale at|with? #% off?", "# minus #%", "# less #%", "lower # by #%", "# goes down by #%", "# falls by #%", "# drops by #%",
         "#% off #", "#% discount on #", "# with #% off", "# with #% discount", "# with discount of #%", "# at #% off", "#% less than #",
         "#% reduction on # ", "sale price of # with #% off", "discount of #% on #",
@@ -70,7 +70,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "percent|percentage change|increase|decrease|difference from # to #", "percent|percentage profit|loss from # to #",
         "from # to # as percent|percentage change|increase|decrease", "change from # to # as percent|percentage",
         "# to # percent|percentage change|increase|decrease", "what percent|percentage change|increase|decrease is # to #",
-        "% change|increase|decrease from # to #", "percent|percentage profit|loss if bought for|at # and sold for|at #",
+        "% change|increase|decrease from # to #", ".. from # to # .. percent|percentage ..", "percent|percentage profit|loss if bought for|at # and sold for|at #",
         "bought for|at # sold for|at # percent|percentage profit|loss", "bought for|at # and sold for|at # percent|percentage profit|loss",
         "cost # sold for # percent|percentage profit|loss", "by what percent|percentage does # increase|decrease to #",
         "price rises|goes|went|changes|falls|drops up|down? from # to # what is percent|percentage change|increase|decrease",
