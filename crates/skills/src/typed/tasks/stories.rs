@@ -77,10 +77,6 @@ pub(super) const KINDS: &[TaskKind] = &[
         "two numbers whose sum is # and difference is #", "two numbers with|have sum # and difference #",
         "two numbers add up? to # and differ by # find|what them|are|numbers? they|numbers?",
     ], sum_and_difference),
-    TaskKind::of(LINEAR, &[
-        "two numbers with|whose sum is? # and product is? #", "two numbers that add up? to # and multiply to # ",
-        "two numbers that multiply to # and add up? to # ",
-    ], |_| None),
 ];
 
 fn count_named(word: &str) -> Option<i64> {

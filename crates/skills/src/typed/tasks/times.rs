@@ -57,10 +57,6 @@ pub(super) const KINDS: &[TaskKind] = &[
         "how old would|will someone|she|he|person born in # be in #",
     ], years),
     beside("Dates", &[
-        "how many days from|between|are? there? between? # _ to|and|until # _", "days between|from # _ and|to # _",
-        "number of days from|between # _ to|and # _",
-    ], |_| None),
-    beside("Dates", &[
         "how many days|hours|minutes|seconds|weeks|months|years are? in|there? in? # days|hours|minutes|seconds|weeks|months|years?",
     ], how_many),
     beside("Dates", &[
