@@ -144,6 +144,13 @@ fn what_cannot_be_is_not_worked() {
         "how many sides does a regular polygon with exterior angle 50 have",
         "divide 17 by 0",
         "5 choose 9",
+        // The question is turned round: what is gone, and not what is left.
+        "a coat costs £60. It is reduced by 15%. How much is saved off the price?",
+        "a jacket costs £80. It is reduced by 30%. By how much does the price fall?",
+        "a car costs £12000 and loses 15% of its value each year. How much value is lost after 2 years?",
+        "the population is 5000 and grows by 2% a year. How many more people after 2 years?",
+        "a shirt costs £24 after a 20% reduction. How much was taken off the original price?",
+        "half life 3 days, 80 g, how much has decayed after 9 days",
         "round 3.14159 to 99 decimal places",
         "time 45 minutes after 27:80",
         "80 g with half life 0 days after 9 days",

@@ -70,7 +70,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "percent|percentage change|increase|decrease|difference from # to #", "percent|percentage profit|loss from # to #",
         "from # to # as percent|percentage change|increase|decrease", "change from # to # as percent|percentage",
         "# to # percent|percentage change|increase|decrease", "what percent|percentage change|increase|decrease is # to #",
-        "% change|increase|decrease from # to #", ".. from # to # .. percent|percentage ..", "percent|percentage profit|loss if bought for|at # and sold for|at #",
+        "% change|increase|decrease from # to #", ".. from # to # .. percent|percentage reduction|increase|decrease|change|rise|fall|loss|profit|discount?", "percent|percentage profit|loss if bought for|at # and sold for|at #",
         "bought for|at # sold for|at # percent|percentage profit|loss", "bought for|at # and sold for|at # percent|percentage profit|loss",
         "cost # sold for # percent|percentage profit|loss", "by what percent|percentage does # increase|decrease to #",
         "price rises|goes|went|changes|falls|drops up|down? from # to # what is percent|percentage change|increase|decrease",

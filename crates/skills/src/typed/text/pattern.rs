@@ -228,8 +228,10 @@ fn fits(places: &[Place], told: &[Token], text: &str, mut found: Found) -> Optio
         return fits(&one, told, text, found.clone()).or_else(|| fits(after, told, text, found));
     }
     if let Place::AnyWords = place {
-        let most =
-            told.iter().take_while(|token| token.word().is_some() || is_passed(token)).count();
+        let most = told
+            .iter()
+            .take_while(|token| !turns(token) && (token.word().is_some() || is_passed(token)))
+            .count();
         return (0..=most.min(9)).find_map(|skip| fits(after, &told[skip..], text, found.clone()));
     }
     // An article may be a word that is asked for: `find a`.
@@ -308,6 +310,50 @@ fn fits(places: &[Place], told: &[Token], text: &str, mut found: Found) -> Optio
         _ => return None,
     }
     fits(after, others, text, found)
+}
+
+/// Whether a word may turn the question, so that it is never passed over: "how much is saved", "how much has decayed".
+fn turns(token: &Token) -> bool {
+    const TURNS: &[&str] = &[
+        "save",
+        "saved",
+        "saves",
+        "saving",
+        "fall",
+        "fell",
+        "lost",
+        "lose",
+        "loss",
+        "taken",
+        "off",
+        "decayed",
+        "decay",
+        "gone",
+        "extra",
+        "more",
+        "fewer",
+        "less",
+        "difference",
+        "increase",
+        "decrease",
+        "gain",
+        "gained",
+        "interest",
+        "profit",
+        "not",
+        "then",
+        "again",
+        "another",
+        "change",
+        "rise",
+        "reduction",
+        "discount",
+        "drop",
+        "grown",
+        "added",
+        "used",
+    ];
+    token.word().is_some_and(|word| TURNS.contains(&word))
 }
 
 /// A small whole number by its name.
