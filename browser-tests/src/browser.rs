@@ -177,7 +177,7 @@ impl Browser {
     pub async fn fill(&self, label: &str, text: &str) {
         let literal = quoted(label);
         let xpath = format!(
-            "//label[normalize-space(.) = {literal}]//*[self::input or self::textarea] | //input[@aria-label = {literal}]"
+            "//label[normalize-space(.) = {literal}]//*[self::input or self::textarea] | //*[self::input or self::textarea][@aria-label = {literal}]"
         );
         let field = self.see(&xpath).await;
         field.click().await.expect("a field");

@@ -68,7 +68,14 @@ impl Drop for Program {
         // It may be gone already.
         let _ = self.child.kill();
         let _ = self.child.wait();
+        let _ = std::fs::remove_dir_all(outbox(&self.scratch.url));
     }
+}
+
+/// The folder of the outbox of the program on that database.
+fn outbox(database: &str) -> PathBuf {
+    let name = database.rsplit('/').next().unwrap_or("outbox");
+    std::env::temp_dir().join(format!("{name}-outbox"))
 }
 
 fn launch(database: &str) -> (Child, String) {
@@ -80,6 +87,8 @@ fn launch_at(database: &str, port: &str) -> (Child, String) {
     let mut child = Command::new(binary())
         .args(["serve", "--database-url", database, "--port", port, "--web"])
         .arg(web)
+        .arg("--outbox")
+        .arg(outbox(database))
         .stdout(Stdio::piped())
         .spawn()
         .expect("the program is built (./test does so)");

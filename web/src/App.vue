@@ -21,10 +21,11 @@ async function leave(): Promise<void> {
 
 <template>
   <header v-if="!bare" class="top">
-    <router-link :to="{ name: 'shelf' }" class="brand"><honey-mark /> {{ words.name }}</router-link>
+    <router-link :to="{ name: 'shelf' }" class="brand"><honey-mark /> <span>{{ words.name }}</span></router-link>
     <div v-if="name" class="who">
+      <router-link :to="{ name: 'classes' }" class="nav">{{ words.classes }}</router-link>
       <el-button text :title="words.commands.open" @click="commands?.show()">{{ words.commands.short }} <kbd aria-hidden="true">Ctrl K</kbd></el-button>
-      <span class="soft">{{ name }}</span>
+      <router-link :to="{ name: 'account' }" class="soft account">{{ name }}</router-link>
       <el-button text @click="leave">{{ words.signIn.out }}</el-button>
     </div>
   </header>
@@ -51,6 +52,15 @@ async function leave(): Promise<void> {
   font-size: 1.1rem;
   text-decoration: none;
 }
+
+.account,
+.nav {
+  text-decoration: none;
+}
+.account:hover,
+.nav:hover {
+  text-decoration: underline;
+}
 .who {
   display: flex;
   align-items: center;
@@ -67,8 +77,24 @@ kbd {
 }
 @media (max-width: 480px) {
   kbd,
-  .who .soft {
+  .who .soft:not(.account) {
     display: none;
+  }
+  /* The mark alone leads home; its name is still heard. */
+  .brand span {
+    position: absolute;
+    inline-size: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+    white-space: nowrap;
+  }
+  .account {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  .who {
+    min-inline-size: 0;
   }
 }
 </style>

@@ -2,11 +2,13 @@
 
 mod bench;
 mod built;
+mod class;
 mod editing;
 mod everybody;
 mod field;
 mod lesson;
 mod parts;
+mod places;
 mod second_look;
 mod student;
 mod teacher;

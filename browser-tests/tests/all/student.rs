@@ -191,7 +191,7 @@ async fn a_root_equation_is_worked_to_its_check_with_pictures_and_hints() {
     browser.press("A hint").await;
     browser.press("A stronger hint").await;
     browser.until("document.querySelectorAll('.hints li').length === 2").await;
-    store::ladder::set_hints(&program.scratch.db, orla, id, 0).await.expect("kept");
+    store::ladder::set_rules(&program.scratch.db, orla, id, 0, true).await.expect("kept");
     browser.go(&format!("{}/desk/{link}", program.url)).await;
     browser.until(&format!("{VERDICTS} === 'holds,holds,breaks'")).await;
     assert_eq!(browser.count(".hints").await, 0);

@@ -72,6 +72,7 @@ fn plain(line: &Line) -> Rung {
         story: false,
         method: ids::method::USUAL,
         working: Vec::new(),
+        flawed: None,
     }
 }
 

@@ -2,15 +2,18 @@
 //! problem.
 
 mod board;
+mod broken;
 mod hints;
 mod keypad;
 mod marks;
+mod place;
 mod task;
 mod world;
 
 pub use board::judge_board;
 pub use keypad::{Keypad, KeypadSize};
-pub use marks::{Marks, marks};
+pub use marks::{Marks, marks, marks_given};
+pub use place::{GivenAnswer, judge_with};
 pub use teaching::reading::DeskLine;
 
 use self::task::{Progress, Task};
@@ -94,6 +97,9 @@ pub struct Judgement {
     /// What helps to go on from the last line, from a nudge to the next step.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub next: Vec<String>,
+    /// What is said of what stands in the place for the answer; absent where nothing does.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub answer: Option<JudgedLine>,
 }
 
 impl Judgement {
@@ -101,12 +107,34 @@ impl Judgement {
     #[must_use]
     pub fn with_hints(mut self, most: usize) -> Self {
         self.next.truncate(most);
-        for line in &mut self.lines {
+        for line in self.lines.iter_mut().chain(&mut self.answer) {
             line.hints.truncate(most);
         }
         self
     }
 }
+
+impl Judgement {
+    /// The same where a working is asked for: an answer alone is right, but does not end the rung.
+    #[must_use]
+    pub fn asking_working(mut self, rung: &Rung) -> Self {
+        use teaching::answer::AnswerKind::{Number, Quantity, Solutions};
+        let is_worked = matches!(rung.kind(), Number { .. } | Quantity { .. } | Solutions);
+        // In a place of its own the answer is no line of the working.
+        let own = usize::from(self.answer.is_none());
+        let stands = |line: &&JudgedLine| !line.plain.is_empty();
+        if self.finished && is_worked && self.lines.iter().filter(stands).count() <= own {
+            self.finished = false;
+            let last = self.answer.as_mut().or_else(|| self.lines.last_mut());
+            if let Some(last) = last {
+                last.verdict.says = SHOW_HOW.into();
+            }
+        }
+        self
+    }
+}
+
+const SHOW_HOW: &str = "Right. Write above it how you found it.";
 
 /// Judges a student's lines for a rung: each with the line above it and with the problem.
 ///
@@ -128,6 +156,12 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
         progress.aside = false;
         let before = progress.clone();
         let found = purse.pay(|| {
+            let pointed = rung.flawed.as_ref().zip(broken::told(&line.text));
+            if let Some((flawed, (number, mended))) = pointed {
+                let said = broken::judge(rung, flawed, number, Some(&mended));
+                progress.aside = !said.answers;
+                return said;
+            }
             let said = if is_words {
                 task.judge_words(line, &rung.answer.value, &mut progress)
             } else {
@@ -172,7 +206,7 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
     if !answered {
         keep_the_answer(&world, &mut judged, &mut next, lines);
     }
-    Judgement { finished: answered && sound, answered, lines: judged, next }
+    Judgement { finished: answered && sound, answered, lines: judged, next, answer: None }
 }
 
 /// Whether the problem names the letter that it asks for: "Solve 3x = 12", not "How many jars are there?"

@@ -1,8 +1,8 @@
 //! The marks of an answer: its value, its form, its rounding and its unit, each by itself.
 
-use super::DeskLine;
 use super::task::Task;
 use super::world::World;
+use super::{DeskLine, GivenAnswer};
 use algebra::form::Form;
 use serde::Serialize;
 use skills::ladder::Rung;
@@ -40,5 +40,17 @@ pub fn marks(rung: &Rung, written: &DeskLine) -> Marks {
         form: of(formed.filter(|_| !rounds)),
         rounding: of(formed.filter(|_| rounds)),
         unit: of(told.unit),
+    }
+}
+
+/// Marks an answer as its place takes it; `answered` is what the desk said of it.
+#[must_use]
+pub fn marks_given(rung: &Rung, given: &GivenAnswer, answered: bool) -> Marks {
+    let open =
+        Marks { value: Part::Open, form: Part::Open, rounding: Part::Open, unit: Part::Open };
+    match (given, given.as_line(&rung.kind())) {
+        (GivenAnswer::Number { .. }, Some(line)) => marks(rung, &line),
+        _ if given.is_empty() => open,
+        _ => Marks { value: if answered { Part::Right } else { Part::Wrong }, ..open },
     }
 }

@@ -1,5 +1,6 @@
 //! The demo world: Larkmoor School and its bee garden, loaded into an empty database.
 
+mod classes;
 mod lessons;
 mod students;
 
@@ -54,6 +55,7 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
     let hash = server::password::hash(PASSWORD).map_err(|e| DemoError::Lesson(e.to_string()))?;
     store::setting::set(db, SETTING, BEGUN).await?;
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
+    let mut ladders = Vec::new();
     for demo in lessons {
         let mut new = New::from(demo.lesson);
         if let Some((title, plan)) = demo.ladder {
@@ -62,6 +64,7 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
         }
         let made: Vec<_> = new.ladders.iter().map(|new| new.ladder.clone()).collect();
         let lesson = store::lesson::create(db, orla, new).await?;
+        ladders.extend(store::ladder::of_lesson(db, orla, lesson).await?);
         if !demo.is_worked {
             continue;
         }
@@ -69,6 +72,9 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
             students::work(db, hung.id, ladder).await?;
         }
     }
+    let now = std::time::SystemTime::now().duration_since(std::time::UNIX_EPOCH);
+    let now = now.map_or(0, |time| i64::try_from(time.as_secs()).unwrap_or(0));
+    classes::taught(db, orla, &ladders, now).await?;
     store::setting::set(db, SETTING, WHOLE).await?;
     Ok(())
 }

@@ -8,6 +8,7 @@ mod ladder;
 mod lines;
 mod second_look;
 mod serve;
+mod teacher;
 
 use clap::{Parser, Subcommand};
 use protocol::check::{self, CheckAnswer};
@@ -43,11 +44,14 @@ enum Command {
     SecondLook(second_look::Options),
     /// Makes a ladder, or lists the skills.
     Ladder(ladder::Options),
+    /// Makes an account, or sets its password anew.
+    Teacher(teacher::Options),
 }
 
 fn main() -> ExitCode {
     let done = match Arguments::parse().command {
         Command::Serve(options) => serve::run(&options),
+        Command::Teacher(options) => teacher::run(&options),
         Command::Check => {
             each(check::answer_line, |says| CheckAnswer::unreadable(Value::Null, says))
         }

@@ -32,6 +32,9 @@ pub struct Options {
     /// Load the demo world into an empty database; by itself only when it is reached from this machine alone.
     #[arg(long)]
     demo: bool,
+    /// The folder that messages are written to instead of being sent.
+    #[arg(long, default_value = "var/outbox")]
+    outbox: PathBuf,
     /// The folder of the built front end.
     #[arg(long, default_value = "web/dist")]
     web: PathBuf,
@@ -82,7 +85,8 @@ async fn serve(options: &Options) -> Result<(), String> {
     println!("Stop it with Ctrl-C.");
     let sweeping = tokio::spawn(sweep(db.clone()));
     let (behind_proxy, hosts) = (options.behind_proxy, options.hosts.clone());
-    let site = server::Site { behind_proxy, hosts, tells_demo };
+    let site =
+        server::Site { behind_proxy, hosts, tells_demo, outbox: Some(options.outbox.clone()) };
     let router = server::router(server::App::new(db, site), &options.web);
     server::serve(listener, router, stop.told()).await;
     sweeping.abort();
@@ -120,6 +124,15 @@ async fn sweep(db: store::Db) {
         }
         if let Err(error) = store::attempt::sweep(&db, now).await {
             tracing::warn!("old attempts stay: {error}");
+        }
+        if let Err(error) = store::class::sweep(&db).await {
+            tracing::warn!("work that is over stays: {error}");
+        }
+        if let Err(error) = store::token::sweep(&db, now).await {
+            tracing::warn!("old ways back stay: {error}");
+        }
+        if let Err(error) = store::audit::sweep(&db, now).await {
+            tracing::warn!("old entries of the log stay: {error}");
         }
     }
 }

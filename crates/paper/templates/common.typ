@@ -108,3 +108,16 @@
   grid(columns: (auto, 1fr), column-gutter: 8pt, align: horizon,
     heading(level: 2, name), line(length: 100%, stroke: honey + 2pt))
 })
+
+// Where the answer is written: a line, a box with its unit, circles to tick.
+#let answer-place(place) = {
+  let rule(width) = box(width: width, line(length: 100%, stroke: 0.6pt + faint))
+  let slot(width) = box(width: width, height: 15pt, baseline: 4pt, stroke: 0.7pt + faint, radius: 2pt)
+  set text(size: 10pt)
+  if place.space == "circles" {
+    place.options.map(option => [#box(circle(radius: 4.5pt, stroke: 0.7pt + ink), baseline: 1pt)#h(5pt)#pieces(option)]).join(h(14pt))
+    if place.because [ #linebreak() #v(2pt) because #rule(70%)]
+  } else if place.space == "box" [#slot(30mm)#h(5pt)#place.unit]
+  else if place.space == "line_number" [Line #slot(9mm) #h(4pt) It should be #rule(45mm)]
+  else if place.space == "line" [#rule(45mm)]
+}

@@ -14,6 +14,13 @@
     ..stage.rungs.map(r => block(breakable: false, width: 100%, {
       grid(columns: (26pt, 1fr), column-gutter: 6pt, cell(r.number), {
         pieces(r.prompt)
+        // Somebody's working, a number before each line.
+        if r.flawed != none {
+          v(4pt)
+          block(inset: (left: 8pt, y: 2pt), stroke: (left: 1.2pt + faint),
+            grid(columns: (12pt, 1fr), row-gutter: 7pt, align: horizon,
+              ..r.flawed.enumerate().map(((at, line)) => (text(size: 9pt, weight: 700, str(at + 1)), pieces(line))).flatten()))
+        }
         // Beside a picture there is room to work.
         if r.figure != none { v(6pt); align(left, scene(r.figure)) }
         if r.choices != none {
@@ -23,7 +30,10 @@
               text(size: 9pt, weight: 700, ("A", "B", "C", "D").at(at)))#h(6pt)#pieces(choice)]))
           v(8mm)
         } else if r.figure != none { v(8mm) }
-        else { v(if wide { 26mm } else { 34mm }) }
+        // What is only to be ticked needs little room.
+        else if r.place.space == "circles" and not r.place.because { v(9mm) }
+        else { v(if wide { 22mm } else { 30mm }) }
+        if r.choices == none { answer-place(r.place); v(5pt) }
       })
     })))
 }

@@ -2,7 +2,7 @@
 
 use crate::check::request;
 use algebra::Role;
-use desk::{DeskLine, JudgedLine, Marks, judge, marks};
+use desk::{DeskLine, GivenAnswer, JudgedLine, Marks, judge_with, marks, marks_given};
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
 use teaching::ids::SlipId;
@@ -20,7 +20,17 @@ pub struct DeskRequest {
     pub lines: Vec<String>,
     /// What stands in the place for the answer, where it was used.
     #[serde(default)]
-    pub answer: Option<String>,
+    pub answer: Option<Told>,
+}
+
+/// An answer as a text, or as its place takes it.
+#[derive(Debug, Deserialize)]
+#[serde(untagged)]
+pub enum Told {
+    /// As it is typed.
+    Text(String),
+    /// As the Step Desk keeps it.
+    Given(GivenAnswer),
 }
 
 /// The answer to a [`DeskRequest`].
@@ -30,6 +40,9 @@ pub struct DeskAnswer {
     pub id: serde_json::Value,
     /// What is said of each line.
     pub lines: Vec<DeskVerdict>,
+    /// What is said of an answer that was given as its place takes it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub answer: Option<DeskVerdict>,
     /// Whether the answer stands there.
     pub answered: bool,
     /// Whether it stands there and no line breaks.
@@ -81,17 +94,28 @@ pub fn answer_line(line: &str) -> DeskAnswer {
 pub fn answer(request: &DeskRequest) -> DeskAnswer {
     let typed = |text: &String| DeskLine { text: text.clone(), latex: false };
     let mut written: Vec<DeskLine> = request.lines.iter().map(typed).collect();
-    let own = request.answer.as_ref().filter(|answer| !answer.trim().is_empty()).map(typed);
     let lines = written.len();
-    written.extend(own.clone());
-    let judged = judge(&request.rung, &written);
-    let marked = own.or_else(|| written.last().cloned());
+    let given = match &request.answer {
+        // A text in the place for the answer is one line more.
+        Some(Told::Text(text)) if !text.trim().is_empty() => {
+            written.push(typed(text));
+            None
+        }
+        Some(Told::Given(given)) => Some(given),
+        _ => None,
+    };
+    let judged = judge_with(&request.rung, &written, given);
+    let marked = match given {
+        Some(given) => Some(marks_given(&request.rung, given, judged.answered)),
+        None => written.last().map(|line| marks(&request.rung, line)),
+    };
     DeskAnswer {
         id: request.id.clone(),
         answered: judged.answered,
         finished: judged.finished,
         lines: judged.lines.into_iter().take(lines).map(DeskVerdict::from).collect(),
-        marks: marked.map(|line| marks(&request.rung, &line)),
+        answer: judged.answer.map(DeskVerdict::from),
+        marks: marked,
         error: None,
     }
 }

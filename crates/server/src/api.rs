@@ -15,6 +15,8 @@ struct Description;
 pub(crate) fn routes() -> OpenApiRouter<App> {
     OpenApiRouter::with_openapi(Description::openapi())
         .merge(routes::sign_in::router())
+        .merge(routes::accounts::router())
+        .merge(routes::administer::router())
         .merge(routes::skills::router())
         .merge(routes::examples::router())
         .merge(routes::scenarios::router())
@@ -26,6 +28,9 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::images::router())
         .merge(routes::ladders::router())
         .merge(routes::desks::router())
+        .merge(routes::classes::router())
+        .merge(routes::assignments::router())
+        .merge(routes::students::router())
         .route("/api/{*rest}", axum::routing::any(routes::nothing_here))
 }
 
@@ -67,8 +72,20 @@ mod tests {
     #[test]
     fn every_described_type_has_a_name_of_its_own() {
         /// Described by hand, or by a macro.
-        const OTHERS: &[&str] =
-            &["DeskId", "Form", "LadderId", "LessonId", "MethodId", "Role", "ScenarioId", "SlipId"];
+        const OTHERS: &[&str] = &[
+            "AssignmentId",
+            "ClassId",
+            "DeskId",
+            "Form",
+            "LadderId",
+            "LessonId",
+            "MethodId",
+            "Role",
+            "ScenarioId",
+            "SlipId",
+            "StudentId",
+            "TeacherId",
+        ];
         let crates = std::path::Path::new(env!("CARGO_MANIFEST_DIR")).join("..");
         let mut declared: Vec<String> = Vec::new();
         for folder in std::fs::read_dir(crates).expect("the crates") {

@@ -1,12 +1,19 @@
 //! What every route may use.
 
+use crate::address::Address;
 use crate::error::ApiError;
 use crate::session::SignedIn;
 use crate::work::{Asker, Pool};
+use serde::{Deserialize, Serialize};
+use std::path::PathBuf;
 use std::sync::Arc;
 use std::time::Duration;
-use store::Db;
+use store::audit::{self, Event};
+use store::{Db, StoreError, TeacherId};
+use utoipa::ToSchema;
 
+/// The setting of who may make an account.
+pub(crate) const SIGN_UP: &str = "sign_up";
 /// Passwords hashed at a time: each takes about 20 MB.
 const HASHES: usize = 2;
 /// Sheets typeset at a time: each keeps one core busy.
@@ -31,6 +38,20 @@ pub struct Site {
     pub hosts: Vec<String>,
     /// Whether the demo teacher is told on the sign-in screen.
     pub tells_demo: bool,
+    /// The folder of the outbox, where messages are written instead of being sent; none where there is no way to send any.
+    pub outbox: Option<PathBuf>,
+}
+
+/// Who may make an account here.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum SignUp {
+    /// Everybody.
+    Open,
+    /// Whoever has an invitation.
+    Invited,
+    /// Nobody.
+    Closed,
 }
 
 /// Where work runs, by its kind: what students wait for never waits for sheets.
@@ -57,6 +78,24 @@ impl App {
             hashes: Pool::whole(HASHES),
         };
         Self { db, pools: Arc::new(pools), site: Arc::new(site) }
+    }
+
+    /// Who may make an account here: everybody while nothing else is set.
+    pub(crate) async fn sign_up(&self) -> Result<SignUp, StoreError> {
+        let kept = store::setting::get(&self.db, SIGN_UP).await?;
+        Ok(kept.and_then(|name| serde_json::from_value(name.into()).ok()).unwrap_or(SignUp::Open))
+    }
+
+    /// Writes down what happened to an account.
+    pub(crate) async fn note(
+        &self,
+        event: Event,
+        teacher: Option<TeacherId>,
+        name: &str,
+        address: Address,
+    ) -> Result<(), StoreError> {
+        let now = crate::session::now();
+        audit::write(&self.db, event, teacher, name, &address.to_string(), now).await
     }
 
     /// Does for a teacher what takes some computing, away from the threads that answer requests.

@@ -1,6 +1,10 @@
 //! Routes, one file per thing they are about.
 
+pub(crate) mod accounts;
+pub(crate) mod administer;
+pub(crate) mod assignments;
 pub(crate) mod bench;
+pub(crate) mod classes;
 pub(crate) mod desks;
 pub(crate) mod examples;
 pub(crate) mod history;
@@ -12,6 +16,7 @@ pub(crate) mod second_look;
 pub(crate) mod shelf;
 pub(crate) mod sign_in;
 pub(crate) mod skills;
+pub(crate) mod students;
 
 use crate::error::ApiError;
 

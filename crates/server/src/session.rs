@@ -8,7 +8,7 @@ use axum::http::request::Parts;
 use serde_json::Value;
 use std::collections::{BTreeMap, HashMap};
 use store::Db;
-use store::{DeskId, TeacherId};
+use store::{ClassId, DeskId, StudentId, TeacherId};
 use time::{Duration, OffsetDateTime};
 use tower_sessions::cookie::SameSite;
 use tower_sessions::session::{Id, Record};
@@ -17,6 +17,9 @@ use tower_sessions::{Expiry, Session, SessionManagerLayer, SessionStore};
 
 const TEACHER: &str = "teacher";
 const DESKS: &str = "desks";
+const STUDENTS: &str = "students";
+/// On what a session was begun.
+const AGENT: &str = "agent";
 /// Most desks that one browser remembers: a shared laptop through a year.
 const MOST_DESKS: usize = 60;
 /// How long a session lasts without being used: a teacher's, in days.
@@ -45,7 +48,8 @@ impl SessionStore for Sessions {
         let data = serde_json::to_string(&record.data).map_err(|e| Error::Encode(e.to_string()))?;
         let expires_at = now() + lasts(&record.data);
         let id = record.id.0.to_be_bytes();
-        let saved = store::session::save(&self.0, id, &data, expires_at).await;
+        let teacher = record.data.get(TEACHER).and_then(Value::as_u64).map(TeacherId);
+        let saved = store::session::save(&self.0, id, &data, teacher, expires_at).await;
         saved.map_err(|e| Error::Backend(e.to_string()))
     }
 
@@ -116,15 +120,80 @@ impl FromRequestParts<App> for SignedIn {
     }
 }
 
+/// The administrator who is signed in. Others learn nothing of what is asked for.
+pub(crate) struct Administrator(pub store::teacher::Teacher);
+
+impl FromRequestParts<App> for Administrator {
+    type Rejection = ApiError;
+
+    async fn from_request_parts(
+        parts: &mut Parts,
+        app: &App,
+    ) -> std::result::Result<Self, ApiError> {
+        let SignedIn(id) = SignedIn::from_request_parts(parts, app).await?;
+        let teacher = store::teacher::find(&app.db, id).await?;
+        let nothing = || ApiError::not_found("There is nothing at this address.");
+        Some(teacher).filter(|teacher| teacher.is_administrator).map(Self).ok_or_else(nothing)
+    }
+}
+
 /// Signs a teacher in; the session gets a new id, so that one known before is worth nothing.
-pub(crate) async fn sign_in(session: &Session, id: TeacherId) -> std::result::Result<(), ApiError> {
+pub(crate) async fn sign_in(
+    session: &Session,
+    id: TeacherId,
+    agent: &str,
+) -> std::result::Result<(), ApiError> {
     session.cycle_id().await.map_err(failed)?;
+    session.insert(AGENT, agent).await.map_err(failed)?;
     session.insert(TEACHER, id).await.map_err(failed)
+}
+
+/// The secret id of this session, as the database has it.
+pub(crate) fn id(session: &Session) -> store::session::SessionId {
+    session.id().map(|id| id.0.to_be_bytes()).unwrap_or_default()
+}
+
+/// What is told of an open session: on what it was begun, and when it was used last (to the day).
+pub(crate) fn told(open: &store::session::OpenSession) -> (String, i64) {
+    let data: HashMap<String, Value> = serde_json::from_str(&open.data).unwrap_or_default();
+    let agent = data.get(AGENT).and_then(Value::as_str).unwrap_or_default().to_owned();
+    (agent, open.expires_at - TEACHER_DAYS * DAY)
 }
 
 /// Signs out, and forgets the desks of this browser too.
 pub(crate) async fn sign_out(session: &Session) -> std::result::Result<(), ApiError> {
     session.flush().await.map_err(failed)
+}
+
+type Students = BTreeMap<ClassId, StudentId>;
+
+/// The student of a class whom this browser was let in as.
+pub(crate) async fn student(
+    session: &Session,
+    class: ClassId,
+) -> std::result::Result<Option<StudentId>, ApiError> {
+    let students: Students = session.get(STUDENTS).await.map_err(failed)?.unwrap_or_default();
+    Ok(students.get(&class).copied())
+}
+
+/// Lets a student of a class in (or, with `None`, out).
+pub(crate) async fn enter(
+    session: &Session,
+    class: ClassId,
+    student: Option<StudentId>,
+) -> std::result::Result<(), ApiError> {
+    let mut students: Students = session.get(STUDENTS).await.map_err(failed)?.unwrap_or_default();
+    let before = match student {
+        Some(student) => students.insert(class, student),
+        None => students.remove(&class),
+    };
+    if before == student {
+        return Ok(());
+    }
+    while students.len() > MOST_DESKS {
+        students.pop_first();
+    }
+    session.insert(STUDENTS, students).await.map_err(failed)
 }
 
 type Desks = BTreeMap<String, DeskId>;

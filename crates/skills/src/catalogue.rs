@@ -4,7 +4,7 @@ use crate::{algebra, fractions_ratio, geometry, number};
 use teaching::skill::Skill;
 
 /// The version of the catalogue. It changes whenever the same seed would give another sheet.
-pub const CATALOGUE_VERSION: u32 = 4;
+pub const CATALOGUE_VERSION: u32 = 5;
 
 /// Every skill. One line here for each file.
 pub static SKILLS: &[&dyn Skill] = &[

@@ -81,7 +81,7 @@ pub(super) fn rounded_solution(
     Posed::solve(prompt, line(equation), letter, line(&answer)).form(Form::Decimal(places))
 }
 
-/// The same problem with somebody's working to it, in which line `breaks` breaks by that slip.
+/// The same problem with somebody's working to it, in which line `breaks` (from 0) breaks by that slip.
 pub(super) fn with_slip(
     posed: Posed,
     draw: &mut Draw,
@@ -89,15 +89,24 @@ pub(super) fn with_slip(
     breaks: usize,
     slip: SlipId,
 ) -> Posed {
+    let of = tex(typed.first().copied().unwrap_or_default());
+    with_slip_in(posed, draw, &of, typed, breaks, slip)
+}
+
+/// The same with what is worked out told in words.
+pub(super) fn with_slip_in(
+    posed: Posed,
+    draw: &mut Draw,
+    of: &str,
+    typed: &[&str],
+    breaks: usize,
+    slip: SlipId,
+) -> Posed {
     let name = scenario::name(draw);
     let lines: Vec<algebra::Line> = typed.iter().map(|typed| line(typed)).collect();
-    let shown = if matches!(lines[..], [algebra::Line::Expression(_), ..]) {
-        format!("{}. Find the slip. What is it really?", tex(&typed.join(" = ")))
-    } else {
-        let lines: Vec<String> = typed.iter().map(|typed| tex(typed)).collect();
-        format!("{}. Find the slip, and solve it yourself.", lines.join(", then "))
-    };
-    Posed { prompt: format!("{name} wrote {shown}"), ..posed }.flawed(name, lines, breaks, slip)
+    let is_value = matches!(lines[..], [algebra::Line::Expression(_), ..]);
+    let does = if is_value { "works out" } else { "solves" };
+    Posed { prompt: format!("{name} {does} {of}."), ..posed }.flawed(name, lines, breaks, slip)
 }
 
 /// The prime factors of a whole number, the smallest first, each as often as it is needed; none for 1.

@@ -2,7 +2,9 @@
 
 mod choices;
 mod drawn;
+mod flawed;
 mod grown;
+mod kind;
 mod numbers;
 mod retold;
 
@@ -10,15 +12,16 @@ use crate::CATALOGUE_VERSION;
 use algebra::form::Form;
 use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
-use algebra::{Line, Options, Role, StepVerdict, compare_given, judge_alone, read_line_with};
+use algebra::{Line, Options, StepVerdict, compare_given, judge_alone, read_line_with};
 pub(crate) use choices::written_like;
 pub use drawn::{Drawn, Replaced};
+pub use flawed::{FlawedLine, FlawedWorking};
 pub use numbers::Numbers;
 pub use retold::samples;
 use serde::{Deserialize, Serialize};
 use teaching::figure::Figure;
 use teaching::ids::{MethodId, SlipId};
-use teaching::problem::{Flawed, Key, Posed};
+use teaching::problem::{Key, Posed};
 use teaching::scenario::OwnScenario;
 use teaching::skill::{Skill, Stage};
 use teaching::stored;
@@ -98,6 +101,9 @@ pub struct Rung {
     pub given: Vec<String>,
     /// Whether the student has to set up the equation.
     pub story: bool,
+    /// Somebody's working, when the line that breaks in it is asked for.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub flawed: Option<FlawedWorking>,
 }
 
 impl Answer {
@@ -252,10 +258,7 @@ pub fn prove(
         figure.as_ref(),
         &mut lines,
     );
-    if let Some(flawed) = &posed.flawed {
-        lines.push(found_slip(skill, flawed));
-    }
-    Ok(Rung {
+    let mut rung = Rung {
         skill: skill.card().id.into(),
         stage,
         prompt: posed.prompt.clone(),
@@ -268,7 +271,14 @@ pub fn prove(
         unknown: posed.unknown.clone(),
         given: posed.given.clone(),
         story: posed.story.is_some() && matches!(posed.key, Key::Line(_)),
-    })
+        flawed: None,
+    };
+    if let Some(own) = &posed.flawed {
+        rung.flawed = Some(flawed::of(skill, own, &rung));
+        rung.prompt = format!("{} {}", rung.prompt, flawed::ASKED);
+        flawed::key(skill, &mut rung);
+    }
+    Ok(rung)
 }
 
 fn is_shown(posed: &Posed) -> bool {
@@ -317,14 +327,6 @@ fn truth_word(truth: bool) -> &'static str {
     if truth { "true" } else { "false" }
 }
 
-/// Which line of somebody's working breaks, and why.
-fn found_slip(skill: &dyn Skill, flawed: &Flawed) -> WorkingLine {
-    let slip = skill.slips().iter().find(|slip| slip.id() == flawed.slip);
-    let why = slip.map_or("", |slip| slip.to_teacher());
-    let sentence = format!("Line {} of {}’s working breaks.", flawed.breaks + 1, flawed.name);
-    WorkingLine::said(&sentence, why, Role::Concludes)
-}
-
 fn answer(posed: &Posed) -> Answer {
     let (shown, value) = match &posed.key {
         Key::Line(line) => {
@@ -358,9 +360,6 @@ fn answer(posed: &Posed) -> Answer {
             answer.latex = Some(latex(&written_like(posed, &value)));
         }
         answer.unit = Some(story.unit.clone()).filter(|unit| !unit.is_empty());
-    }
-    if let Some(flawed) = &posed.flawed {
-        answer.text = format!("Line {} breaks; {}", flawed.breaks + 1, answer.text);
     }
     answer
 }

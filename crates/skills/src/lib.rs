@@ -14,6 +14,7 @@ pub mod ladder;
 mod number;
 pub mod pictured;
 pub mod scenario;
+pub mod slipped;
 pub mod solving;
 pub mod typed;
 

@@ -188,3 +188,87 @@ fn cards_are_complete() {
         }
     }
 }
+
+/// Somebody's workings over many seeds: each breaks where it is said to break and nowhere else, the slips take turns, a
+/// late line breaks now and then, and now and then none does.
+#[test]
+fn somebodys_working_breaks_once_and_its_slips_take_turns() {
+    let mut late = 0;
+    let mut whole = 0;
+    let mut several = 0;
+    for skill in SKILLS {
+        let mut slips = HashSet::new();
+        let mut seen = 0;
+        for seed in 0..16 {
+            let posed = posed(*skill, Stage::Tilt, seed);
+            if posed.flawed.is_none() {
+                continue;
+            }
+            seen += 1;
+            let method = skill.card().methods.iter().map(|method| method.id);
+            let method = method.clone().find(|id| skill.working(&posed, *id).is_some());
+            let rung =
+                prove(*skill, Stage::Tilt, &posed, method.expect("a method")).expect("proved");
+            let label = format!("{}: {}", skill.card().id, rung.prompt);
+            let flawed = rung.flawed.as_ref().expect("somebody's working");
+            let line = |at: usize| {
+                let text = flawed.lines[at].math.trim_start_matches("= ").to_owned();
+                ::algebra::read_line(&text).expect("it reads back").line
+            };
+            for at in 1..flawed.lines.len() {
+                let verdict = ::algebra::compare_given(&line(at - 1), &line(at), &posed.setting());
+                let breaks = matches!(verdict, ::algebra::StepVerdict::NotEquivalent(_));
+                // Squaring may bring a solution in; in a working without a slip it is told later.
+                let may = flawed.breaks.is_none();
+                assert!(
+                    may || breaks == (flawed.breaks == Some(at + 1)),
+                    "{label}: line {}",
+                    at + 1
+                );
+            }
+            assert!(rung.prompt.ends_with("Write it as it should be."), "{label}");
+            let first = &rung.working[0].math;
+            match flawed.breaks {
+                Some(at) => {
+                    late += usize::from(at > 2);
+                    slips.insert(flawed.slip.expect("a slip"));
+                    assert!(first.starts_with(&format!("Line {at}, ")), "{label}: {first}");
+                    assert!(!rung.working[0].reason.is_empty(), "{label}");
+                }
+                None => {
+                    whole += 1;
+                    assert_eq!(first, "Every line holds.", "{label}");
+                }
+            }
+            assert!(rung.working.iter().any(|line| line.carries()), "{label}");
+        }
+        several += usize::from(seen > 2 && slips.len() > 1);
+    }
+    assert!(
+        late > 5 && whole > 5 && several > 8,
+        "{late} late, {whole} whole, {several} with turns"
+    );
+}
+
+/// Every kind of answer is met, and words are never offered as a choice of two that are alike.
+#[test]
+fn each_rung_has_a_kind_of_answer() {
+    let mut kinds = HashSet::new();
+    for skill in SKILLS {
+        for (stage, seed) in Stage::ALL.into_iter().flat_map(|stage| [(stage, 3), (stage, 8)]) {
+            let posed = posed(*skill, stage, seed);
+            let methods = skill.card().methods;
+            let Some(method) = methods.iter().find(|m| skill.working(&posed, m.id).is_some())
+            else {
+                continue;
+            };
+            let rung = prove(*skill, stage, &posed, method.id).expect("proved");
+            let kind = serde_json::to_value(rung.kind()).expect("JSON");
+            kinds.insert(kind["kind"].as_str().expect("a name").to_owned());
+            let offered = kind["options"].as_array().cloned().unwrap_or_default();
+            let different: HashSet<String> = offered.iter().map(ToString::to_string).collect();
+            assert_eq!(different.len(), offered.len(), "{}", rung.prompt);
+        }
+    }
+    assert!(kinds.len() >= 9, "{kinds:?}");
+}

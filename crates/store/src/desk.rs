@@ -3,7 +3,7 @@
 use crate::database::random_signs;
 use crate::page::{self, Page, cursor, numbers};
 use crate::{Db, DeskId, LadderId, StoreError, TeacherId};
-use desk::{DeskLine, Judgement};
+use desk::{DeskLine, GivenAnswer, Judgement};
 use sqlx::types::Json;
 
 /// Most desks of one ladder: a year group, with room for those who start again.
@@ -18,6 +18,8 @@ pub struct Written {
     pub revision: u32,
     /// The lines as they were written.
     pub lines: Vec<DeskLine>,
+    /// What stands in the place for the answer.
+    pub answer: Option<GivenAnswer>,
     /// As the student was told.
     pub judgement: Judgement,
 }
@@ -48,7 +50,7 @@ pub async fn join(db: &Db, ladder: LadderId, student: &str) -> Result<DeskId, St
     let found: Option<LadderId> =
         sqlx::query_scalar(sql).bind(ladder).fetch_optional(&mut *transaction).await?;
     found.ok_or(StoreError::NotFound)?;
-    let sql = "SELECT id FROM desk WHERE ladder = ? AND student = ? LIMIT 1";
+    let sql = "SELECT id FROM desk WHERE ladder = ? AND student = ? AND assignment IS NULL LIMIT 1";
     let taken: Option<DeskId> = sqlx::query_scalar(sql)
         .bind(ladder)
         .bind(student)
@@ -57,7 +59,7 @@ pub async fn join(db: &Db, ladder: LadderId, student: &str) -> Result<DeskId, St
     if taken.is_some() {
         return Err(StoreError::Taken);
     }
-    let sql = "SELECT COUNT(*) FROM desk WHERE ladder = ?";
+    let sql = "SELECT COUNT(*) FROM desk WHERE ladder = ? AND assignment IS NULL";
     let count: i64 = sqlx::query_scalar(sql).bind(ladder).fetch_one(&mut *transaction).await?;
     if count >= MOST_DESKS {
         return Err(StoreError::Full);
@@ -107,11 +109,12 @@ pub async fn remove(
     Ok(())
 }
 
-type RowOfDesk = (DeskId, u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
-type Row = (u16, u32, Json<Vec<DeskLine>>, Json<Judgement>);
+type Answer = Option<Json<GivenAnswer>>;
+type RowOfDesk = (DeskId, u16, u32, Json<Vec<DeskLine>>, Answer, Json<Judgement>);
+type Row = (u16, u32, Json<Vec<DeskLine>>, Answer, Json<Judgement>);
 
-fn written((rung, revision, Json(lines), Json(judgement)): Row) -> Written {
-    Written { rung, revision, lines, judgement }
+fn written((rung, revision, Json(lines), answer, Json(judgement)): Row) -> Written {
+    Written { rung, revision, lines, answer: answer.map(|Json(answer)| answer), judgement }
 }
 
 /// A desk at a ladder.
@@ -123,8 +126,7 @@ pub async fn find(db: &Db, ladder: LadderId, desk: DeskId) -> Result<Desk, Store
     let found: Option<(String, String)> =
         sqlx::query_as(sql).bind(desk).bind(ladder).fetch_optional(db).await?;
     let (student, code) = found.ok_or(StoreError::NotFound)?;
-    let sql =
-        "SELECT rung, revision, written, judgement FROM desk_rung WHERE desk = ? ORDER BY rung";
+    let sql = "SELECT rung, revision, written, answer, judgement FROM desk_rung WHERE desk = ? ORDER BY rung";
     let rows: Vec<Row> = sqlx::query_as(sql).bind(desk).fetch_all(db).await?;
     Ok(Desk { id: desk, student, code, written: rows.into_iter().map(written).collect() })
 }
@@ -136,13 +138,16 @@ pub async fn find(db: &Db, ladder: LadderId, desk: DeskId) -> Result<Desk, Store
 /// [`StoreError::Stale`] when another window of the same student saved in between: nothing is changed.
 pub async fn save(db: &Db, desk: DeskId, based_on: u32, new: &Written) -> Result<u32, StoreError> {
     let done = if based_on == 0 {
-        let sql = "INSERT INTO desk_rung (desk, rung, written, judgement) VALUES (?, ?, ?, ?)";
-        let query = sqlx::query(sql).bind(desk).bind(new.rung);
-        query.bind(Json(&new.lines)).bind(Json(&new.judgement)).execute(db).await
+        let sql =
+            "INSERT INTO desk_rung (desk, rung, written, answer, judgement) VALUES (?, ?, ?, ?, ?)";
+        let query = sqlx::query(sql).bind(desk).bind(new.rung).bind(Json(&new.lines));
+        query.bind(new.answer.as_ref().map(Json)).bind(Json(&new.judgement)).execute(db).await
     } else {
-        let sql = "UPDATE desk_rung SET revision = revision + 1, written = ?, judgement = ?
+        let sql =
+            "UPDATE desk_rung SET revision = revision + 1, written = ?, answer = ?, judgement = ?
                    WHERE desk = ? AND rung = ? AND revision = ?";
-        let query = sqlx::query(sql).bind(Json(&new.lines)).bind(Json(&new.judgement));
+        let query = sqlx::query(sql).bind(Json(&new.lines)).bind(new.answer.as_ref().map(Json));
+        let query = query.bind(Json(&new.judgement));
         query.bind(desk).bind(new.rung).bind(based_on).execute(db).await
     };
     match done {
@@ -151,15 +156,19 @@ pub async fn save(db: &Db, desk: DeskId, based_on: u32, new: &Written) -> Result
         Err(sqlx::Error::Database(error)) if error.is_unique_violation() => {}
         Err(error) => return Err(error.into()),
     }
-    let sql = "SELECT revision, written FROM desk_rung WHERE desk = ? AND rung = ?";
-    let stands: Option<(u32, Json<Vec<DeskLine>>)> =
+    let sql = "SELECT revision, written, answer FROM desk_rung WHERE desk = ? AND rung = ?";
+    let stands: Option<(u32, Json<Vec<DeskLine>>, Answer)> =
         sqlx::query_as(sql).bind(desk).bind(new.rung).fetch_optional(db).await?;
     match stands {
         // The same lines once more: a save whose answer was lost on the way.
-        Some((revision, Json(lines))) if revision == based_on + 1 && lines == new.lines => {
+        Some((revision, Json(lines), answer))
+            if revision == based_on + 1
+                && lines == new.lines
+                && answer.as_ref().map(|Json(answer)| answer) == new.answer.as_ref() =>
+        {
             Ok(revision)
         }
-        stands => Err(StoreError::Stale { revision: stands.map_or(0, |(revision, _)| revision) }),
+        stands => Err(StoreError::Stale { revision: stands.map_or(0, |(revision, ..)| revision) }),
     }
 }
 
@@ -178,22 +187,23 @@ pub async fn of_ladder(
     let found: Option<LadderId> =
         sqlx::query_scalar(sql).bind(ladder).bind(owner).fetch_optional(db).await?;
     found.ok_or(StoreError::NotFound)?;
-    let sql = "SELECT id, student, code FROM desk WHERE ladder = ? AND id > ? ORDER BY id LIMIT ?";
+    let sql = "SELECT id, student, code FROM desk
+               WHERE ladder = ? AND assignment IS NULL AND id > ? ORDER BY id LIMIT ?";
     let names: Vec<(DeskId, String, String)> =
         sqlx::query_as(sql).bind(ladder).bind(after).bind(page::MOST + 1).fetch_all(db).await?;
     let desk = |(id, student, code)| Desk { id, student, code, written: Vec::new() };
     let desks: Vec<Desk> = names.into_iter().map(desk).collect();
     let mut page = Page::of(desks, page::MOST, |last| cursor([last.id.0.into()]));
     let Some(last) = page.entries.last().map(|last| last.id) else { return Ok(page) };
-    let sql = "SELECT desk, rung, revision, written, judgement FROM desk_rung
+    let sql = "SELECT desk, rung, revision, written, answer, judgement FROM desk_rung
                JOIN desk ON desk.id = desk_rung.desk
                WHERE desk.ladder = ? AND desk > ? AND desk <= ? ORDER BY desk, rung";
     let rows: Vec<RowOfDesk> =
         sqlx::query_as(sql).bind(ladder).bind(after).bind(last).fetch_all(db).await?;
-    for (desk, rung, revision, lines, judgement) in rows {
+    for (desk, rung, revision, lines, answer, judgement) in rows {
         // Desks are in the order of their ids.
         if let Ok(at) = page.entries.binary_search_by_key(&desk, |desk| desk.id) {
-            page.entries[at].written.push(written((rung, revision, lines, judgement)));
+            page.entries[at].written.push(written((rung, revision, lines, answer, judgement)));
         }
     }
     Ok(page)

@@ -5,7 +5,7 @@ macro_rules! id {
         $(
             $(#[$doc])*
             #[derive(
-                Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash,
+                Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash, Default,
                 serde::Serialize, serde::Deserialize, sqlx::Type, utoipa::ToSchema,
             )]
             #[serde(transparent)]
@@ -34,4 +34,10 @@ id! {
     ImageId,
     /// A scenario's.
     ScenarioId,
+    /// A class's.
+    ClassId,
+    /// A student's of a class.
+    StudentId,
+    /// An assignment's.
+    AssignmentId,
 }

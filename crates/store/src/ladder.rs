@@ -26,16 +26,18 @@ pub struct KeptLadder {
     pub link: String,
     /// The strongest hint that students are given there: 0 for none, up to [`STRONGEST_HINT`].
     pub hints: u8,
+    /// Whether an answer may stand there without a working.
+    pub alone: bool,
     /// Its problems, as they were posed.
     pub ladder: Ladder,
     /// What it was made of, where that was kept: other versions are made of it.
     pub plan: Option<Plan>,
 }
 
-type Row = (LadderId, LessonId, String, String, u8, Json<Ladder>, Option<Json<Plan>>);
+type Row = (LadderId, LessonId, String, String, u8, bool, Json<Ladder>, Option<Json<Plan>>);
 
-fn kept((id, lesson, title, link, hints, Json(ladder), plan): Row) -> KeptLadder {
-    KeptLadder { id, lesson, title, link, hints, ladder, plan: plan.map(|Json(plan)| plan) }
+fn kept((id, lesson, title, link, hints, alone, Json(ladder), plan): Row) -> KeptLadder {
+    KeptLadder { id, lesson, title, link, hints, alone, ladder, plan: plan.map(|Json(plan)| plan) }
 }
 
 /// Hangs a new ladder on a lesson of the same owner. With the plan that it was made of, the lesson's bench is cleared.
@@ -108,7 +110,7 @@ pub(crate) fn words(title: &str, ladder: &Ladder) -> String {
 /// # Errors
 /// [`StoreError::NotFound`] if there is none, and equally if it is another teacher's.
 pub async fn find(db: &Db, owner: TeacherId, id: LadderId) -> Result<KeptLadder, StoreError> {
-    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder WHERE id = ? AND owner = ?";
+    let sql = "SELECT id, lesson, title, link, hints, alone, document, plan FROM ladder WHERE id = ? AND owner = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(id).bind(owner).fetch_optional(db).await?;
     row.map(kept).ok_or(StoreError::NotFound)
 }
@@ -122,7 +124,7 @@ pub async fn of_lesson(
     owner: TeacherId,
     lesson: LessonId,
 ) -> Result<Vec<KeptLadder>, StoreError> {
-    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder
+    let sql = "SELECT id, lesson, title, link, hints, alone, document, plan FROM ladder
                WHERE lesson = ? AND owner = ? ORDER BY id";
     let rows: Vec<Row> = sqlx::query_as(sql).bind(lesson).bind(owner).fetch_all(db).await?;
     Ok(rows.into_iter().map(kept).collect())
@@ -224,30 +226,44 @@ pub async fn renew_link(db: &Db, owner: TeacherId, id: LadderId) -> Result<Strin
 /// # Errors
 /// [`StoreError::NotFound`] when the link opens nothing.
 pub async fn by_link(db: &Db, link: &str) -> Result<KeptLadder, StoreError> {
-    let sql = "SELECT id, lesson, title, link, hints, document, plan FROM ladder WHERE link = ?";
+    let sql =
+        "SELECT id, lesson, title, link, hints, alone, document, plan FROM ladder WHERE link = ?";
     let row: Option<Row> = sqlx::query_as(sql).bind(link).fetch_optional(db).await?;
     // The column compares letters without their case; a link does not.
     row.map(kept).filter(|ladder| ladder.link == link).ok_or(StoreError::NotFound)
 }
 
-/// Sets how strong a hint students are given on the Step Desk of a teacher's own ladder.
+/// A ladder, whosever it is: for whoever was let in by another way.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when there is none.
+pub(crate) async fn any(db: &Db, id: LadderId) -> Result<KeptLadder, StoreError> {
+    let sql =
+        "SELECT id, lesson, title, link, hints, alone, document, plan FROM ladder WHERE id = ?";
+    let row: Option<Row> = sqlx::query_as(sql).bind(id).fetch_optional(db).await?;
+    row.map(kept).ok_or(StoreError::NotFound)
+}
+
+/// Sets how strong a hint students are given on the Step Desk of a teacher's own ladder, and whether an answer may stand
+/// there alone.
 ///
 /// # Errors
 /// [`StoreError::NotFound`] if there is no such ladder, and equally if it is another teacher's.
-pub async fn set_hints(
+pub async fn set_rules(
     db: &Db,
     owner: TeacherId,
     id: LadderId,
     hints: u8,
+    alone: bool,
 ) -> Result<(), StoreError> {
     let mut transaction = db.begin().await?;
     let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
     let found: Option<LadderId> =
         sqlx::query_scalar(sql).bind(id).bind(owner).fetch_optional(&mut *transaction).await?;
     found.ok_or(StoreError::NotFound)?;
-    let sql = "UPDATE ladder SET hints = ? WHERE id = ?";
+    let sql = "UPDATE ladder SET hints = ?, alone = ? WHERE id = ?";
     let hints = hints.min(STRONGEST_HINT);
-    sqlx::query(sql).bind(hints).bind(id).execute(&mut *transaction).await?;
+    sqlx::query(sql).bind(hints).bind(alone).bind(id).execute(&mut *transaction).await?;
     transaction.commit().await?;
     Ok(())
 }

@@ -4,8 +4,11 @@
 //! transaction, commits once, and asks whose the thing is. What never does: HTTP, and rules of the job (they are in
 //! `teaching`). SQL is a literal with bound values.
 
+pub mod assignment;
 pub mod attempt;
+pub mod audit;
 pub mod bench;
+pub mod class;
 mod database;
 pub mod desk;
 mod id;
@@ -18,7 +21,10 @@ pub mod session;
 pub mod setting;
 mod summaries;
 pub mod teacher;
+pub mod token;
 
 pub use database::{Db, Opening, StoreError, connect, link, open};
-pub use id::{DeskId, ImageId, LadderId, LessonId, ScenarioId, TeacherId};
+pub use id::{
+    AssignmentId, ClassId, DeskId, ImageId, LadderId, LessonId, ScenarioId, StudentId, TeacherId,
+};
 pub use page::Page;

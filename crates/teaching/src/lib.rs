@@ -5,6 +5,7 @@
 //! in where something is drawn). What never does: HTTP, SQL, HTML, files, clocks, words of the interface, and what
 //! stands in the crates above: single skills, ladders, the Step Desk, lessons, Second Look.
 
+pub mod answer;
 pub mod draw;
 pub mod figure;
 pub mod ids;

@@ -3,8 +3,9 @@
 import { ElButton } from 'element-plus'
 import { useIntervalFn, useDocumentVisibility } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { api, reply, type DeskEntry, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
+import { api, reply, type DeskEntry, type JudgedLine, type LadderView, type VerdictWord, type WrittenRung } from '@/api/client'
 import FailureNote from './FailureNote.vue'
+import FlawedLines from './FlawedLines.vue'
 import JudgedLines from './JudgedLines.vue'
 import MathText from './MathText.vue'
 import VerdictMark from './VerdictMark.vue'
@@ -33,7 +34,10 @@ const marks: Record<Exclude<State, 'none'>, VerdictWord> = {
 }
 
 const written = (desk: DeskEntry, rung: number): WrittenRung | undefined =>
-  desk.rungs.find((r) => r.number === rung && r.lines.length > 0)
+  desk.rungs.find((r) => r.number === rung && (r.lines.length > 0 || r.answer))
+
+/** The lines, and the answer in its place below them. */
+const linesOf = (found?: WrittenRung): JudgedLine[] => (found ? [...found.lines, ...(found.answer ? [found.answer] : [])] : [])
 
 function state(desk: DeskEntry, rung: number): State {
   const found = written(desk, rung)
@@ -41,7 +45,7 @@ function state(desk: DeskEntry, rung: number): State {
   if (found.finished) return 'finished'
   if (found.answered) return 'answered'
   const wrong: VerdictWord[] = ['breaks', 'drops_solution', 'adds_solution']
-  return found.lines.some((line) => wrong.includes(line.verdict.word)) ? 'breaks' : 'begun'
+  return linesOf(found).some((line) => wrong.includes(line.verdict.word)) ? 'breaks' : 'begun'
 }
 
 async function takeAway(desk: DeskEntry): Promise<void> {
@@ -55,7 +59,7 @@ async function takeAway(desk: DeskEntry): Promise<void> {
 const shown = computed(() => {
   const desk = chosen.value && desks.value?.[chosen.value.desk]
   const rung = chosen.value && props.ladder.rungs.find((r) => r.number === chosen.value?.rung)
-  return desk && rung ? { desk, rung, lines: written(desk, rung.number)?.lines ?? [] } : undefined
+  return desk && rung ? { desk, rung, lines: linesOf(written(desk, rung.number)) } : undefined
 })
 </script>
 
@@ -102,6 +106,7 @@ const shown = computed(() => {
       <template v-if="shown">
         <h2>{{ shown.desk.student }}, {{ words.ladder.rung(shown.rung.number) }}</h2>
         <p class="prompt"><math-text :text="shown.rung.rung.prompt" /></p>
+        <flawed-lines v-if="shown.rung.rung.flawed" :lines="shown.rung.rung.flawed.lines" />
         <judged-lines :lines="shown.lines" />
       </template>
       <p v-else class="soft">{{ words.ladder.choose }}</p>

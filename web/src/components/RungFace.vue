@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A rung as it is printed: its number, the problem with its picture, and the key when it is shown. */
 import type { RungView } from '@/api/client'
+import FlawedLines from './FlawedLines.vue'
 import MathLine from './MathLine.vue'
 import MathText from './MathText.vue'
 import SceneView from './SceneView.vue'
@@ -16,11 +17,12 @@ defineProps<{ view: RungView; keyShown?: boolean }>()
     <span class="number" aria-hidden="true">{{ view.number }}</span>
     <div class="body">
       <p class="prompt"><math-text :text="view.rung.prompt" /></p>
+      <flawed-lines v-if="view.rung.flawed" :lines="view.rung.flawed.lines" />
       <scene-view v-if="view.scene" :scene="view.scene" class="scene" />
       <template v-if="keyShown">
         <p class="answer">
           <strong>{{ words.ladder.answer }}:</strong> {{ ' ' }}
-          <template v-if="view.rung.story || !view.rung.answer.latex">{{ view.rung.answer.text }}</template>
+          <template v-if="view.rung.story || view.rung.flawed || !view.rung.answer.latex">{{ view.rung.answer.text }}</template>
           <math-line v-else :latex="view.rung.answer.latex" />
         </p>
         <working-lines :lines="view.rung.working">

@@ -2,8 +2,9 @@
 /** One rung: what is asked, and the lines that are written under it. */
 import { ElButton } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
-import type { DeskRung, JudgedLine } from '@/api/client'
+import type { DeskRung, GivenAnswer, JudgedLine, VerdictWord } from '@/api/client'
 import type { RungWriting, WritingLine } from '@/composables/useRungWriting'
+import AnswerPlace from '@/answer/AnswerPlace.vue'
 import DeskLineField from './DeskLineField.vue'
 import HintSteps from './HintSteps.vue'
 import MathText from './MathText.vue'
@@ -14,7 +15,7 @@ import { words } from '@/words'
 
 const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean; pictures: boolean }>()
 defineEmits<{ next: [] }>()
-const { lines, state, failure, stale, answered, finished, next, verdict } = props.writing
+const { lines, given, said, state, failure, stale, answered, finished, next, verdict } = props.writing
 const fields = ref<InstanceType<typeof DeskLineField>[]>([])
 
 async function focus(line: WritingLine | undefined): Promise<void> {
@@ -37,7 +38,24 @@ function remove(at: number): void {
 function placeOf(at: number): number {
   return lines.slice(0, at + 1).filter((line) => line.text.trim() !== '').length
 }
+/** A tap is saved at once; typing when it pauses. */
+function give(answer: GivenAnswer, done: boolean): void {
+  props.writing.give(answer)
+  if (done) void props.writing.save()
+}
 const judged = (): JudgedLine[] => lines.flatMap((line) => verdict(line) ?? [])
+const wrong: VerdictWord[] = ['breaks', 'drops_solution', 'adds_solution']
+const closing = computed(() => {
+  if (finished.value) return words.desk.finished
+  return judged().some((line) => wrong.includes(line.verdict.word)) ? words.desk.answered : words.desk.answeredAlone
+})
+/** Somebody's lines belong to the problem: they are picked where they stand. */
+const picksLine = computed(() => props.rung.place?.kind === 'broken_line')
+const lead = computed(() => {
+  if (props.rung.story) return words.desk.startStory
+  if (picksLine.value) return words.desk.startBeside
+  return props.rung.place ? words.desk.startPlace : words.desk.start
+})
 const hasWork = computed(() => lines.some((line) => verdict(line)))
 
 onMounted(() => {
@@ -53,7 +71,8 @@ onMounted(() => {
       <p class="prompt"><math-text :text="rung.prompt" /></p>
       <scene-view v-if="rung.scene" :scene="rung.scene" />
     </div>
-    <p class="soft lead">{{ rung.story ? words.desk.startStory : words.desk.start }}</p>
+    <answer-place v-if="rung.place && picksLine" :place="rung.place" :working="rung.working ?? []" :given="given" :verdict="said" @give="give" />
+    <p class="soft lead">{{ lead }}</p>
     <ol class="lines">
       <li v-for="(line, at) in lines" :key="line.key">
         <desk-line-field
@@ -78,6 +97,7 @@ onMounted(() => {
         <template v-else-if="stale === undefined">{{ words.desk[state] }}</template>
       </span>
     </div>
+    <answer-place v-if="rung.place && !picksLine" :place="rung.place" :working="[]" :given="given" :verdict="said" @give="give" />
     <hint-steps v-if="state === 'saved' && !answered" :hints="next" :ask="words.desk.stuck" />
     <take-away v-if="hasWork" :link="link" :number="rung.number" :lines="judged" />
     <div v-if="stale !== undefined" class="notice" role="alert">
@@ -86,7 +106,7 @@ onMounted(() => {
       <el-button @click="writing.takeTheirs()">{{ words.desk.staleTheirs }}</el-button>
     </div>
     <div v-if="finished || answered" class="notice" :class="{ finished }" role="status">
-      <p>{{ finished ? words.desk.finished : words.desk.answered }}</p>
+      <p>{{ closing }}</p>
       <el-button v-if="finished && !last" type="primary" size="large" @click="$emit('next')">{{ words.desk.next }}</el-button>
     </div>
   </section>

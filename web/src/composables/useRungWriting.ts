@@ -1,5 +1,5 @@
 import { computed, reactive, ref } from 'vue'
-import { api, reply, type DeskLine, type JudgedLine, type Judgement } from '@/api/client'
+import { api, reply, type DeskLine, type GivenAnswer, type JudgedLine, type Judgement } from '@/api/client'
 import { dropDraft, findDraft, keepDraft } from './useDraft'
 import { useSaved } from './useSaved'
 
@@ -11,6 +11,7 @@ export interface WritingLine extends DeskLine {
 /** Lines of one rung that the server does not have yet, kept on this device. */
 interface Draft {
   lines: DeskLine[]
+  answer?: GivenAnswer
   basedOn: number
 }
 
@@ -25,9 +26,13 @@ const plain = ({ text, latex }: DeskLine): DeskLine => ({ text, latex })
 export function useRungWriting(
   link: string,
   number: number,
-  start: { lines: DeskLine[]; revision: number; judgement?: Judgement; words?: boolean },
+  start: { lines: DeskLine[]; answer?: GivenAnswer; revision: number; judgement?: Judgement; words?: boolean },
 ) {
   const lines = reactive<WritingLine[]>([])
+  /** What stands in the place for the answer. */
+  const given = ref<GivenAnswer>()
+  /** What was said of it, as long as it still stands. */
+  const said = ref<JudgedLine>()
   const answered = ref(false)
   const finished = ref(false)
   /** What helps to go on from the last line, from a nudge to the next step. */
@@ -35,13 +40,14 @@ export function useRungWriting(
   /** What was said of a line, as long as it still stands as it was judged. */
   const judged = reactive(new Map<number, { text: string; found: JudgedLine }>())
   const draftKey = `${link}/${number}`
-  const saved = useSaved<WritingLine[], { revision: number; judgement: Judgement }>({
+  const saved = useSaved<{ lines: WritingLine[]; answer?: GivenAnswer }, { revision: number; judgement: Judgement }>({
     restMs: PAUSE_MS,
-    what: () => lines.filter(isWritten).map((line) => ({ ...line })),
+    what: () => ({ lines: lines.filter(isWritten).map((line) => ({ ...line })), answer: given.value }),
     send: (sent, based_on) =>
-      reply(api.PUT('/api/desk/{link}/rungs/{number}', { params: { path: { link, number } }, body: { based_on, lines: sent.map(plain) } })),
+      reply(api.PUT('/api/desk/{link}/rungs/{number}', { params: { path: { link, number } }, body: { based_on, lines: sent.lines.map(plain), answer: sent.answer } })),
     kept: (answer, sent, typedOn) => {
-      take(sent, answer.judgement)
+      take(sent.lines, answer.judgement)
+      if (sent.answer !== given.value) said.value = undefined
       if (typedOn) keepHere()
       else dropDraft(draftKey)
     },
@@ -59,6 +65,7 @@ export function useRungWriting(
       const found = judgement.lines[at]
       if (found) judged.set(line.key, { text: line.text, found })
     })
+    said.value = judgement.answer ?? undefined
     answered.value = judgement.answered
     finished.value = judgement.finished
     next.value = judgement.next ?? []
@@ -70,10 +77,12 @@ export function useRungWriting(
   }
 
   fill(start.lines)
+  given.value = start.answer
   if (start.judgement) take(lines.filter(isWritten), start.judgement)
   const draft = findDraft<Draft>(draftKey)
   if (draft) {
     fill(draft.lines)
+    given.value = draft.answer
     saved.revision.value = draft.basedOn
     changed()
   }
@@ -81,7 +90,7 @@ export function useRungWriting(
   /** What the server does not have yet is kept on this device. */
   function keepHere(): void {
     finished.value = false
-    keepDraft(draftKey, { lines: lines.filter(isWritten).map(plain), basedOn: saved.revision.value })
+    keepDraft(draftKey, { lines: lines.filter(isWritten).map(plain), answer: given.value, basedOn: saved.revision.value })
   }
 
   function changed(): void {
@@ -95,6 +104,8 @@ export function useRungWriting(
     if (!answer.ok) return
     const found = answer.value.written.find((written) => written.number === number)
     fill(found?.lines ?? [])
+    given.value = found?.answer ?? undefined
+    said.value = undefined
     if (found) take(lines.filter(isWritten), found.judgement)
     dropDraft(draftKey)
     saved.settled(found?.revision ?? 0)
@@ -103,6 +114,13 @@ export function useRungWriting(
   /** A line is written on. */
   function write(line: WritingLine, text: string, latex: boolean): void {
     Object.assign(line, { text, latex })
+    changed()
+  }
+
+  /** Something is entered in the place for the answer. */
+  function give(answer: GivenAnswer): void {
+    given.value = answer
+    said.value = undefined
     changed()
   }
 
@@ -124,8 +142,8 @@ export function useRungWriting(
     return found && found.text === line.text ? found.found : undefined
   }
 
-  const begun = computed(() => lines.some(isWritten))
-  return { ...saved, number, lines, answered, finished, next, begun, changed, takeTheirs, write, addAfter, remove, verdict }
+  const begun = computed(() => given.value !== undefined || lines.some(isWritten))
+  return { ...saved, number, lines, given, said, give, answered, finished, next, begun, changed, takeTheirs, write, addAfter, remove, verdict }
 }
 
 export type RungWriting = ReturnType<typeof useRungWriting>

@@ -6,16 +6,19 @@ import { computed, onMounted, ref } from 'vue'
 import { api, reply, type Failure, type LadderView } from '@/api/client'
 import ClassWork from '@/components/ClassWork.vue'
 import FailureNote from '@/components/FailureNote.vue'
+import GiveLadder from '@/components/GiveLadder.vue'
 import LadderLook from '@/components/LadderLook.vue'
 import RungSheet from '@/components/RungSheet.vue'
 import { sure } from '@/composables/sure'
 import { words } from '@/words'
+import { classWords } from '@/words/class'
 import { lookWords } from '@/words/look'
 
 const props = defineProps<{ id: number }>()
 const ladder = ref<LadderView>()
 const failure = ref<Failure>()
 const tab = ref('problems')
+const giving = ref(false)
 const { copy, copied, isSupported } = useClipboard({ legacy: true })
 
 const link = computed(() => (ladder.value ? `${location.origin}${ladder.value.desk}` : ''))
@@ -45,11 +48,11 @@ async function renewLink(): Promise<void> {
   else if (ladder.value) ladder.value.desk = answer.value.desk
 }
 
-async function allow(hints: number): Promise<void> {
-  const path = { id: props.id }
-  const answer = await reply(api.PUT('/api/ladders/{id}/hints', { params: { path }, body: { hints } }))
+/** What holds on the Step Desk: how strong a hint, and whether an answer alone is enough. */
+async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
+  const answer = await reply(api.PUT('/api/ladders/{id}/rules', { params: { path: { id: props.id } }, body: rules }))
   if (!answer.ok) failure.value = answer.failure
-  else if (ladder.value) ladder.value.hints = hints
+  else if (ladder.value) Object.assign(ladder.value, rules)
 }
 </script>
 
@@ -77,16 +80,24 @@ async function allow(hints: number): Promise<void> {
             <template #prepend>{{ words.ladder.link }}</template>
           </el-input>
           <el-button size="large" type="primary" @click="copy(link)">{{ copied ? words.ladder.copied : words.ladder.copy }}</el-button>
+          <el-button size="large" @click="giving = true">{{ classWords.giveTo }}</el-button>
           <el-button size="large" @click="renewLink">{{ words.ladder.newLink }}</el-button>
           <span v-if="!isSupported" class="soft">{{ words.ladder.notCopied }}</span>
         </div>
         <label class="hints">
           <span>{{ words.ladder.hints }}</span>
-          <el-select :model-value="ladder.hints" size="large" :aria-label="words.ladder.hints" @update:model-value="allow">
+          <el-select :model-value="ladder.hints" size="large" :aria-label="words.ladder.hints" @update:model-value="(hints: number) => ladder && rule({ hints, alone: ladder.alone })">
             <el-option v-for="(name, given) in words.ladder.hintNames" :key="name" :label="name" :value="given" />
           </el-select>
         </label>
+        <el-checkbox
+          :model-value="ladder.alone"
+          :label="words.ladder.alone"
+          size="large"
+          @update:model-value="(alone) => ladder && rule({ hints: ladder.hints, alone: alone === true })"
+        />
       </div>
+      <give-ladder v-model="giving" :ladder="id" />
       <el-tabs v-model="tab">
         <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
         <el-tab-pane :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
@@ -104,6 +115,11 @@ async function allow(hints: number): Promise<void> {
   align-items: center;
   gap: 10px;
   margin-block: 16px 22px;
+}
+/* A long rule goes on in a second line on a phone. */
+.actions :deep(.el-checkbox) {
+  block-size: auto;
+  white-space: normal;
 }
 .print {
   padding: 7px 16px;
@@ -123,7 +139,14 @@ async function allow(hints: number): Promise<void> {
 .link {
   display: flex;
   flex: 1 1 380px;
+  flex-wrap: wrap;
   gap: 8px;
+}
+.link .el-input {
+  flex: 1 1 180px;
+}
+.link .el-button + .el-button {
+  margin-inline-start: 0;
 }
 .hints {
   display: flex;

@@ -2,8 +2,9 @@
 import { ElButton, ElInput } from 'element-plus'
 import { onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, reply, type Failure } from '@/api/client'
+import { api, reply, type AboutSite, type Failure } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
+import SignInFrame from '@/components/SignInFrame.vue'
 import { useTeacher } from '@/composables/useTeacher'
 import { words } from '@/words'
 
@@ -15,11 +16,13 @@ const password = ref('')
 const failure = ref<Failure>()
 const busy = ref(false)
 
-/** Whether the demo teacher, whom everybody knows, can sign in here. */
-const demo = ref(false)
+const site = ref<AboutSite>()
 onMounted(async () => {
   const about = await reply(api.GET('/api/site'))
-  demo.value = about.ok && about.value.demo
+  if (!about.ok) return
+  site.value = about.value
+  // Where nobody has an account yet, the first one is to be made.
+  if (about.value.is_new) await router.replace({ name: 'sign-up' })
 })
 
 async function go(): Promise<void> {
@@ -31,31 +34,14 @@ async function go(): Promise<void> {
   // Only a path of this site, never another address.
   await router.push(typeof to === 'string' && /^\/(?!\/)/.test(to) ? to : { name: 'shelf' })
 }
-
-/** The working on the left: what the product does, told by one equation. */
-const steps = [
-  ['3(2x − 5) = 27', ''],
-  ['6x − 15 = 27', 'multiply out'],
-  ['6x = 42', 'add 15 to both sides'],
-  ['x = 7', 'divide both sides by 6'],
-]
 </script>
 
+
 <template>
-  <main class="sign-in">
-    <section class="scene" aria-hidden="true">
-      <ol>
-        <li v-for="([math, why], index) in steps" :key="index">
-          <span class="cell" :class="{ open: index === 0 }" />
-          <span class="math">{{ math }}</span>
-          <span class="why">{{ why }}</span>
-        </li>
-      </ol>
-    </section>
-    <form class="form" @submit.prevent="go">
+  <sign-in-frame @go="go">
       <h1>{{ words.signIn.title }}</h1>
       <p class="soft">{{ words.signIn.lead }}</p>
-      <p v-if="demo" class="demo">{{ words.signIn.demo }}</p>
+      <p v-if="site?.demo" class="demo">{{ words.signIn.demo }}</p>
       <label>
         <span>{{ words.signIn.name }}</span>
         <el-input v-model="name" size="large" autocomplete="username" autofocus maxlength="64" name="sign-in" />
@@ -66,83 +52,19 @@ const steps = [
       </label>
       <failure-note v-if="failure" :failure="failure" />
       <el-button type="primary" size="large" native-type="submit" :loading="busy">{{ words.signIn.go }}</el-button>
-    </form>
-  </main>
+      <p class="ways">
+        <router-link v-if="site && site.sign_up !== 'closed'" :to="{ name: 'sign-up' }">{{ words.signIn.make }}</router-link>
+        <router-link :to="{ name: 'forgot' }">{{ words.signIn.forgot }}</router-link>
+      </p>
+  </sign-in-frame>
 </template>
 
 <style scoped>
-.sign-in {
-  display: grid;
-  grid-template-columns: 1.15fr 1fr;
-  min-block-size: calc(100vh - 56px);
-}
-.scene {
-  display: grid;
-  place-items: center;
-  background: var(--honey-pale);
-}
-ol {
-  position: relative;
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 8px 20px;
   margin: 0;
-  padding: 34px 56px;
-  list-style: none;
-  border-inline: 6px solid var(--honey);
-}
-li {
-  display: grid;
-  grid-template-columns: 30px auto;
-  column-gap: 18px;
-  align-items: center;
-  padding-block: 15px;
-}
-li + li {
-  border-block-start: 4px solid color-mix(in srgb, var(--honey) 55%, transparent);
-}
-.cell {
-  inline-size: 28px;
-  aspect-ratio: 1.12;
-  clip-path: polygon(25% 0, 75% 0, 100% 50%, 75% 100%, 25% 100%, 0 50%);
-  background: var(--verdict-holds);
-}
-.cell.open {
-  background: var(--ink-soft);
-  opacity: 0.35;
-}
-.math {
-  font-size: 2rem;
-  font-weight: 600;
-  white-space: nowrap;
-}
-.why {
-  grid-column: 2;
-  color: var(--ink-soft);
-}
-.form {
-  align-self: center;
-  display: grid;
-  gap: 16px;
-  inline-size: min(100%, 420px);
-  margin-inline: auto;
-  padding: 24px;
-}
-.demo {
-  margin: 0;
-  padding: 10px 14px;
-  border-inline-start: 4px solid var(--honey);
-  background: var(--honey-pale);
-}
-label {
-  display: grid;
-  gap: 4px;
-  font-weight: 600;
-}
-@media (max-width: 820px) {
-  .sign-in {
-    grid-template-columns: 1fr;
-    align-content: start;
-  }
-  .scene {
-    display: none;
-  }
 }
 </style>

@@ -8,6 +8,10 @@ import JoinDesk from '@/components/JoinDesk.vue'
 import { dropDraft } from '@/composables/useDraft'
 import { useRungWriting, type RungWriting } from '@/composables/useRungWriting'
 import { stageNames, words } from '@/words'
+import { pageWords, workWords } from '@/words/class'
+import WorkingLines from '@/components/WorkingLines.vue'
+import { sure } from '@/composables/sure'
+import { ElButton } from 'element-plus'
 import { useCall } from '@/composables/useCall'
 
 /** With the field for mathematics, which is large: it comes while a name is typed. */
@@ -34,6 +38,7 @@ function take(view: DeskView): void {
       const kept = view.written.find((written) => written.number === number)
       return useRungWriting(props.link, number, {
         lines: kept?.lines ?? [],
+        answer: kept?.answer ?? undefined,
         revision: kept?.revision ?? 0,
         judgement: kept?.judgement,
         words: inWords,
@@ -42,6 +47,17 @@ function take(view: DeskView): void {
   })
   const open = writings.value.findIndex((w) => !w.finished.value)
   at.value = open < 0 ? 0 : open
+}
+
+const remark = computed(() => desk.value?.assigned?.remarks.find((one) => one.number === rung.value?.number))
+const key = computed(() => (rung.value ? desk.value?.assigned?.keys[rung.value.number - 1] : undefined))
+/** Whether what holds is told only when it is given back. */
+const later = computed(() => desk.value?.written.some((one) => one.judgement.lines.some((line) => line.verdict.word === 'given')) ?? false)
+
+async function handIn(): Promise<void> {
+  if (!(await sure(pageWords.handInAsk, pageWords.handIn))) return
+  await Promise.all(writings.value.map((w) => w.save()))
+  if (await call(reply<unknown>(api.POST('/api/desk/{link}/hand-in', { params: { path: { link: props.link } } })))) await load()
 }
 
 const load = (): Promise<boolean> => call(reply(api.GET('/api/desk/{link}', { params: { path: { link: props.link } } })), take)
@@ -61,11 +77,12 @@ async function leave(): Promise<void> {
       <span class="brand"><honey-mark /><span>{{ desk?.title ?? words.desk.title }}</span></span>
       <span v-if="desk?.student" class="who">
         <span v-if="desk.code" class="soft" :title="words.desk.codeHelp">{{ words.desk.yourCode }} <strong>{{ desk.code }}</strong></span>
+        <router-link v-if="desk.assigned" :to="desk.assigned.page">{{ pageWords.toPage }}</router-link>
         <button type="button" class="as-link" @click="leave">{{ words.desk.notMe(desk.student) }}</button>
       </span>
     </header>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
-    <join-desk v-else-if="desk && !desk.student" :link="link" @joined="take" @input.once="loadWriter" />
+    <join-desk v-else-if="desk && !desk.student" :link="link" :of-class="desk.of_class" @joined="take" @input.once="loadWriter" />
     <template v-else-if="desk && rung && writing">
       <nav class="rungs" :aria-label="words.desk.rungs">
         <button
@@ -76,15 +93,33 @@ async function leave(): Promise<void> {
           :class="{ here: index === at, done: writings[index]?.finished.value, begun: writings[index]?.begun.value }"
           :aria-current="index === at ? 'step' : undefined"
           :aria-label="words.desk.rung(r.number, stageNames[r.stage]) + (writings[index]?.finished.value ? `, ${words.desk.done}` : '')"
+          :disabled="r.locked"
+          :title="r.locked ? pageWords.locked : undefined"
           @click="at = index"
         >
           <span>{{ r.number }}</span>
         </button>
         <span class="soft stage">{{ stageNames[rung.stage] }}</span>
       </nav>
+      <div v-if="desk.assigned" class="assigned" role="status">
+        <span v-if="desk.assigned.given_back">{{ pageWords.givenBack }}</span>
+        <span v-else-if="desk.assigned.handed_in">{{ pageWords.handedIn }}</span>
+        <template v-else>
+          <span v-if="later" class="soft">{{ pageWords.later }}</span>
+          <el-button size="large" @click="handIn">{{ pageWords.handIn }}</el-button>
+        </template>
+      </div>
+      <div v-if="remark" class="remark">
+        <strong v-if="remark.mark">{{ workWords.marks[remark.mark] }}</strong> {{ remark.remark }}
+      </div>
       <rung-writer :key="`${rung.number}-${desk.student}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" :pictures="desk.pictures" @next="at += 1" />
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
+    <details v-if="key" class="key">
+      <summary>{{ pageWords.key }}</summary>
+      <p>{{ key.answer }}</p>
+      <working-lines :lines="key.working" />
+    </details>
   </main>
 </template>
 
@@ -166,6 +201,26 @@ header {
 }
 .cell:focus-visible {
   background: var(--focus);
+}
+.cell:disabled {
+  opacity: 0.45;
+  cursor: not-allowed;
+}
+.assigned {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 16px;
+}
+.remark {
+  padding: 10px 16px;
+  border-inline-start: 5px solid var(--honey);
+  background: var(--honey-pale);
+}
+.key {
+  display: grid;
+  gap: 10px;
 }
 .stage {
   margin-inline-start: 8px;

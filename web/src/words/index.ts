@@ -19,12 +19,15 @@ export const words = {
     lesson: 'Lesson',
     ladder: 'Ladder',
   },
+  classes: 'Classes',
   signIn: {
     title: 'Good to see you',
     lead: 'Worked examples, practice that climbs, and every line proved.',
     name: 'Sign-in name',
     password: 'Password',
     go: 'Sign in',
+    make: 'Make an account',
+    forgot: 'Forgot your password?',
     demo: 'This is a demonstration on your own machine: the demo sign-in stands where you started Honey Ladder.',
     out: 'Sign out',
   },
@@ -293,9 +296,10 @@ export const words = {
       begun: 'begun',
       breaks: 'a line breaks',
       finished: 'finished',
-      answered: 'answer found, a line above breaks',
+      answered: 'answer found, not finished',
     },
     choose: 'Choose a cell to see the lines beside the rung.',
+    alone: 'On the Step Desk an answer alone is enough',
     hints: 'Hints on the Step Desk',
     hintNames: ['None', 'Where to look', 'What to think of', 'Up to the next step'],
   },
@@ -310,7 +314,9 @@ export const words = {
     codeHelp: 'Keep it: with your name it brings you back to this desk, on any device.',
     notMe: (name: string) => `Not ${name}?`,
     start: 'Write your first line. One step a line; Enter starts the next.',
-    startStory: 'Set up an equation from the story. Use any letter for what you are looking for.',
+    startBeside: 'Room to work it out yourself, if you like.',
+    startPlace: 'Work it out here, one step a line. Your answer goes below.',
+    startStory: 'Work it out here: an equation, a calculation, words. One step a line.',
     line: (n: number) => `Line ${n}`,
     addLine: 'Next line',
     removeLine: 'Take this line out',
@@ -323,6 +329,7 @@ export const words = {
     refused: 'Not saved:',
     finished: 'Finished. Every line holds.',
     answered: 'That is the answer. One line above does not hold yet: can you mend it?',
+    answeredAlone: 'That is the answer. Now write above how you found it.',
     next: 'Next rung',
     rungs: 'Rungs',
     rung: (n: number, stage: string) => `Rung ${n}, ${stage}`,
@@ -389,5 +396,7 @@ export const verdictNames: Record<VerdictWord, string> = {
   cant_read: 'can’t read',
 }
 
+/** Kindergarten to grade 13. */
+export const GRADES = Array.from({ length: 14 }, (_, grade) => grade)
 export const gradeName = (grade: number): string => (grade === 0 ? 'Kindergarten' : `Grade ${grade}`)
 export const gradeShort = (grade: number): string => (grade === 0 ? 'K' : String(grade))

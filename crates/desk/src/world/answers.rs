@@ -17,10 +17,9 @@ impl World<'_> {
             return true;
         }
         let (text, _) = without_label(text);
-        // "Line 2 breaks; 16/55": the right line, and what it should have led to.
-        if let Some((line, rest)) =
-            answer.text.split_once(';').filter(|(line, _)| line.starts_with("Line "))
-        {
+        // Rungs that were saved before somebody's working was data: "Line 2 breaks; 16/55".
+        let old = answer.text.split_once(';').filter(|(line, _)| line.starts_with("Line "));
+        if let Some((line, rest)) = old.filter(|_| self.rung.flawed.is_none()) {
             return match text.split_once([';', ',', ':']) {
                 Some((told, value)) if told.to_lowercase().contains("line") => {
                     words::is_same(told, line)
@@ -254,6 +253,12 @@ impl World<'_> {
             return true;
         }
         let all: Vec<&str> = behind.split_whitespace().collect();
-        (1..=all.len().min(4)).any(|count| self.fits(&all[..count].join(" ")))
+        // `7.2 m m²`: a second unit makes another one.
+        let is_unit = |word: &&str| {
+            !matches!(*word, "in" | "a" | "t" | "h" | "s")
+                && quantity::measured("1", word).is_some()
+        };
+        (1..=all.len().min(4))
+            .any(|count| self.fits(&all[..count].join(" ")) && !all.get(count).is_some_and(is_unit))
     }
 }

@@ -75,7 +75,13 @@ pub(super) fn asked(rung: &Rung) -> Option<Expr> {
         Line::Expression(value) | Line::Rounded(value) => Some(value),
         line => line.as_equation().map(|(_, value)| value.clone()),
     };
-    let value = read(&rung.answer.value).filter(|value| value.symbols().is_empty());
+    // `56 mm`: the number alone is the value; its unit is asked for beside it.
+    let is_money = rung.answer.value.starts_with(['$', '£', '€']);
+    let is_bare = |value: &Expr| {
+        let has_unit = !is_money && value.any(&mut |part| matches!(part.kind, ExprKind::Unit(_)));
+        value.symbols().is_empty() && !has_unit
+    };
+    let value = read(&rung.answer.value).filter(is_bare);
     value.or_else(|| quantity_value(rung))
 }
 

@@ -35,6 +35,14 @@ fn number(rung: &Rung) -> Option<&str> {
     value.parse::<f64>().is_ok().then_some(value)
 }
 
+/// The number of an answer that may have its unit with it: `56 mm`.
+fn amount(rung: &Rung) -> Option<&str> {
+    let value = rung.answer.value.as_str();
+    let unit = rung.answer.unit.as_deref().unwrap_or_default();
+    let value = value.strip_suffix(unit).map_or(value, str::trim_end);
+    value.parse::<f64>().is_ok().then_some(value)
+}
+
 /// What somebody writes for the value `value`.
 fn writings(rung: &Rung, value: &str) -> Vec<(&'static str, String)> {
     // A problem that asks for x is answered by x.
@@ -117,7 +125,7 @@ fn a_wrong_value_is_never_an_answer() {
 fn a_right_value_with_a_wrong_unit_is_never_an_answer() {
     let mut taken = Vec::new();
     for rung in rungs() {
-        let (Some(value), Some(unit)) = (number(&rung), &rung.answer.unit) else { continue };
+        let (Some(value), Some(unit)) = (amount(&rung), &rung.answer.unit) else { continue };
         // A unit in another of its names is the right one.
         let is_same = |wrong: &str| {
             unit.starts_with(wrong)
@@ -126,8 +134,12 @@ fn a_right_value_with_a_wrong_unit_is_never_an_answer() {
         };
         let wrong = ["kg", "m", "cm²", "h", "jars", "elephants"]
             .into_iter()
-            .filter(|wrong| !is_same(wrong));
-        for wrong in wrong {
+            .filter(|wrong| !is_same(wrong))
+            .map(str::to_owned);
+        // The same unit squared is another one.
+        let squared = ["²", "³", "^2"].map(|power| format!("{unit}{power}"));
+        let has_powers = !unit.contains(['²', '³', '°', '%', ' ']);
+        for wrong in wrong.chain(squared.into_iter().filter(|_| has_powers)) {
             for line in [
                 format!("{value} {wrong}"),
                 format!("A = {value} {wrong}"),

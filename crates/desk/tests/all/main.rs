@@ -1,5 +1,6 @@
 //! The Step Desk, as one program: what is answered, what is read, and what a student meets.
 
+mod answer_places;
 mod asked_in_words;
 mod asked_solutions;
 mod class_writes;

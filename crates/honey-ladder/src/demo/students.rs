@@ -21,7 +21,8 @@ pub async fn work(db: &Db, id: LadderId, ladder: &Ladder) -> Result<(), StoreErr
             let slipped = (slip_at == Some(usize::from(number))).then(|| slip(rung)).flatten();
             let lines = slipped.unwrap_or_else(|| right(rung));
             let judgement = judge(rung, &lines);
-            let written = store::desk::Written { rung: number, revision: 0, lines, judgement };
+            let written =
+                store::desk::Written { rung: number, revision: 0, lines, answer: None, judgement };
             store::desk::save(db, desk, 0, &written).await?;
         }
     }
@@ -29,7 +30,7 @@ pub async fn work(db: &Db, id: LadderId, ladder: &Ladder) -> Result<(), StoreErr
 }
 
 /// The lines of the proved working, as they would be written.
-fn right(rung: &Rung) -> Vec<DeskLine> {
+pub fn right(rung: &Rung) -> Vec<DeskLine> {
     rung.working
         .iter()
         .filter(|line| matches!(line.role, Role::Follows | Role::Concludes))
@@ -38,7 +39,7 @@ fn right(rung: &Rung) -> Vec<DeskLine> {
 }
 
 /// One line with the first slip of the skill that fits.
-fn slip(rung: &Rung) -> Option<Vec<DeskLine>> {
+pub fn slip(rung: &Rung) -> Option<Vec<DeskLine>> {
     let line = algebra::read_line(&rung.line).ok()?.line;
     let skill = skills::find(&rung.skill)?;
     let wrong = skill.slips().iter().find_map(|slip| slip.wrong(&line).into_iter().next())?;

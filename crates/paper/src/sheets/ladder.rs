@@ -4,7 +4,8 @@ use crate::engine::{PaperError, Pdf, Template, pdf};
 use crate::inline;
 use drawing::{Anchor, Scene, Shape, Tone};
 use serde_json::{Value, json};
-use skills::ladder::{Ladder, Rung};
+use skills::ladder::{FlawedLine, Ladder, Rung};
+use teaching::answer::{AnswerKind, AnswerOption};
 use teaching::skill::Stage;
 
 /// The problems with room to work.
@@ -87,22 +88,42 @@ fn rung(number: usize, rung: &Rung, with_choices: bool) -> Value {
         "grown": rung.grown().map(|figure| scene(&drawing::draw(figure))),
         "answer": answer,
         "lines": lines,
-        "choices": (with_choices && !rung.choices.is_empty()).then(|| choices_of(rung)),
+        "choices": (with_choices && !rung.choices.is_empty()).then(|| options(&rung.offered())),
+        "flawed": rung.flawed.as_ref().map(|flawed| {
+            // The sign that joins a line to the one above it is no part of its mathematics.
+            let line = |line: &FlawedLine| match line.latex.strip_prefix("= ") {
+                Some(latex) => inline::pieces(&format!("= ${latex}$")),
+                None => inline::pieces(&format!("${}$", line.latex)),
+            };
+            flawed.lines.iter().map(line).collect::<Vec<_>>()
+        }),
+        "place": place(&rung.kind()),
         "room": rung.working.len(),
     })
 }
 
-/// The choices of a rung: words as words, everything else as mathematics.
-fn choices_of(rung: &Rung) -> Vec<Value> {
-    let quantities = rung.answer.unit.is_some() && !rung.story;
-    let options = algebra::Options { quantities, ..algebra::Options::default() };
-    let shown = |text: &str| match algebra::read_line_with(text, options) {
-        Ok(read) if !rung.answer.is_words() => {
-            inline::pieces(&format!("${}$", algebra::write::latex_line(&read.line)))
-        }
-        _ => inline::pieces(text),
+/// What stands on paper to write an answer in, by its kind.
+fn place(kind: &AnswerKind) -> Value {
+    let unit = match kind {
+        AnswerKind::Quantity { units, .. } if units.len() == 1 => units[0].clone(),
+        AnswerKind::Bearing => "°".into(),
+        AnswerKind::Numeral { base } => format!("in base {base}"),
+        _ => String::new(),
     };
-    rung.choices.iter().map(|choice| shown(&choice.text)).collect()
+    let offered = match kind {
+        AnswerKind::Choice { options: offered } => options(offered),
+        AnswerKind::Judgement { options: words, .. } => {
+            words.iter().map(|w| inline::pieces(w)).collect()
+        }
+        _ => Vec::new(),
+    };
+    let because = matches!(kind, AnswerKind::Judgement { because: true, .. });
+    json!({ "space": kind.space(), "unit": unit, "options": offered, "because": because })
+}
+
+/// Choices: words as words, everything else as mathematics.
+fn options(offered: &[AnswerOption]) -> Vec<Value> {
+    offered.iter().map(|one| inline::pieces(&one.shown)).collect()
 }
 
 /// A scene as the templates draw it: the same layout as on the screen.

@@ -4,6 +4,7 @@ use crate::address::Address;
 use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
+use crate::routes::students::let_in;
 use crate::session;
 use crate::text::is_visible;
 use crate::work::Asker;
@@ -12,17 +13,21 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use axum::http::header::CONTENT_TYPE;
 use axum::response::{IntoResponse, Response};
-use desk::{DeskLine, JudgedLine, Judgement, Keypad, MOST_LINES, judge};
+use desk::{DeskLine, GivenAnswer, JudgedLine, Judgement, Keypad, MOST_LINES, judge_with};
 use drawing::Scene;
 use paper::sheets::working::PictureLine;
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
+use store::assignment::{self, Assignment, Feedback, Progress, Remark};
 use store::attempt::{self, Allowed};
 use store::desk::{Desk, Written};
 use store::ladder::{KeptLadder, STRONGEST_HINT};
 use store::{DeskId, StoreError};
+use teaching::answer::AnswerKind;
 use teaching::picture::LinePicture;
 use teaching::skill::Stage;
+use teaching::verdict::{LineVerdict, VerdictWord};
+use teaching::working::WorkingLine;
 use tower_sessions::Session;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -33,6 +38,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(look_at_desk))
         .routes(routes!(join_desk))
         .routes(routes!(leave_desk))
+        .routes(routes!(hand_in))
         .routes(routes!(write_on_desk))
         .routes(routes!(picture_of_step))
         .routes(routes!(picture_of_working))
@@ -42,6 +48,10 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 const LONGEST_NAME: usize = 40;
 /// Longest line that is kept, in bytes; a longer one is refused with a sentence.
 const LONGEST_LINE: usize = 4_000;
+
+/// Longest answer in its place, in bytes, and most parts of one.
+const LONGEST_ANSWER: usize = 600;
+const MOST_PARTS: usize = 60;
 
 /// Tries of the code of one name, and from one address.
 const CODES_OF_NAME: Allowed = Allowed { times: 10, seconds: 3_600 };
@@ -66,6 +76,14 @@ struct DeskRung {
     words: bool,
     /// What its keypad has to offer.
     keypad: Keypad,
+    /// The place for its answer; absent where the lines are the answer.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    place: Option<AnswerKind>,
+    /// The lines of somebody's working, typeset, when the one that breaks is asked for.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    working: Vec<String>,
+    /// Whether a stage below is to be finished first.
+    locked: bool,
 }
 
 /// What stands on a rung.
@@ -74,6 +92,8 @@ struct WrittenView {
     number: u16,
     revision: u32,
     lines: Vec<DeskLine>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    answer: Option<GivenAnswer>,
     judgement: Judgement,
 }
 
@@ -91,6 +111,47 @@ struct DeskView {
     written: Vec<WrittenView>,
     /// Whether steps are shown as pictures before the answer stands there.
     pictures: bool,
+    /// Whether it was given to a class: its students come with their codes.
+    of_class: bool,
+    /// How the assignment stands, for a student of the class.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    assigned: Option<Assigned>,
+}
+
+/// How an assignment stands for its student.
+#[derive(Serialize, ToSchema)]
+struct Assigned {
+    /// The address of the page of the class within this site.
+    page: String,
+    /// When it is due, as Unix time in seconds.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    due: Option<i64>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    handed_in: Option<i64>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    given_back: Option<i64>,
+    /// What the teacher says of rungs, once it was given back.
+    remarks: Vec<GivenRemark>,
+    /// The key, rung by rung, once it was given back.
+    keys: Vec<RungKey>,
+}
+
+/// What a teacher says of a rung.
+#[derive(Serialize, ToSchema)]
+struct GivenRemark {
+    number: u16,
+    /// `right`, `partly` or `again`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    mark: Option<String>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    remark: Option<String>,
+}
+
+/// The key of a rung.
+#[derive(Serialize, ToSchema)]
+struct RungKey {
+    answer: String,
+    working: Vec<WorkingLine>,
 }
 
 /// Who sits down.
@@ -108,6 +169,9 @@ struct Writing {
     /// The revision that was changed; 0 when nothing was there.
     based_on: u32,
     lines: Vec<DeskLine>,
+    /// What stands in the place for the answer.
+    #[serde(default)]
+    answer: Option<GivenAnswer>,
 }
 
 /// Lines that are kept, with what is said of them.
@@ -127,11 +191,28 @@ fn rung_view(number: usize, rung: &Rung) -> DeskRung {
         story: rung.story,
         words: rung.answer.is_words(),
         keypad: Keypad::of(rung),
+        place: Some(rung.kind()).filter(AnswerKind::has_place),
+        locked: false,
+        working: rung
+            .flawed
+            .iter()
+            .flat_map(|flawed| &flawed.lines)
+            .map(|l| l.latex.clone())
+            .collect(),
     }
 }
 
-async fn ladder(app: &App, link: &str) -> Result<KeptLadder, ApiError> {
-    store::ladder::by_link(&app.db, link).await.map_err(|error| match error {
+/// The ladder that a link opens, and the assignment when it was given to a class.
+async fn opened(app: &App, link: &str) -> Result<(KeptLadder, Option<Assignment>), ApiError> {
+    let given = match assignment::by_link(&app.db, link).await {
+        Ok((given, ladder)) => return Ok((ladder, Some(given))),
+        Err(error) => error,
+    };
+    let found = match given {
+        StoreError::NotFound => store::ladder::by_link(&app.db, link).await,
+        other => Err(other),
+    };
+    found.map(|ladder| (ladder, None)).map_err(|error| match error {
         StoreError::NotFound => {
             ApiError::not_found("This link opens no Step Desk. Ask for it again.")
         }
@@ -139,8 +220,64 @@ async fn ladder(app: &App, link: &str) -> Result<KeptLadder, ApiError> {
     })
 }
 
+/// The desk of this browser: where it sits, or that of the student who was let in to the class.
+async fn desk_of(
+    app: &App,
+    session: &Session,
+    link: &str,
+    given: Option<&Assignment>,
+) -> Result<Option<DeskId>, ApiError> {
+    let Some(given) = given else { return session::desk(session, link).await };
+    let Some(student) = session::student(session, given.class).await? else { return Ok(None) };
+    match assignment::desk(&app.db, given, student).await {
+        Ok(desk) => Ok(Some(desk)),
+        // They have left the class.
+        Err(StoreError::NotFound) => Ok(None),
+        Err(error) => Err(error.into()),
+    }
+}
+
+/// What is said of lines where that is told only when the work is given back: how each was read, and nothing else.
+fn withheld(judgement: Judgement) -> Judgement {
+    let kept = |line: JudgedLine| JudgedLine {
+        verdict: LineVerdict::plain(VerdictWord::Given),
+        slip: None,
+        hints: Vec::new(),
+        role: None,
+        answers: false,
+        ..line
+    };
+    Judgement {
+        lines: judgement.lines.into_iter().map(kept).collect(),
+        answer: judgement.answer.map(kept),
+        answered: false,
+        finished: false,
+        next: Vec::new(),
+    }
+}
+
+/// Whether what is said of lines waits until the work is given back.
+fn waits(given: Option<&Assignment>, progress: Progress) -> bool {
+    given.is_some_and(|given| given.rules.feedback == Feedback::GivenBack)
+        && progress.given_back.is_none()
+}
+
+/// The stage up to which rungs are open: one stage after the other, where they are staged.
+fn open_to(given: Option<&Assignment>, rungs: &[Rung], written: &[Written]) -> Stage {
+    if !given.is_some_and(|given| given.rules.staged) {
+        return Stage::Climb;
+    }
+    let is_finished = |at: usize| {
+        written.iter().any(|one| usize::from(one.rung) == at + 1 && one.judgement.finished)
+    };
+    let open = |stage: &Stage| {
+        rungs.iter().enumerate().any(|(at, rung)| rung.stage == *stage && !is_finished(at))
+    };
+    Stage::ALL.into_iter().find(open).unwrap_or(Stage::Climb)
+}
+
 async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiError> {
-    let kept = ladder(app, link).await?;
+    let (kept, given) = opened(app, link).await?;
     let nobody = || DeskView {
         title: kept.title.clone(),
         student: None,
@@ -148,22 +285,43 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         rungs: Vec::new(),
         written: Vec::new(),
         pictures: false,
+        of_class: given.is_some(),
+        assigned: None,
     };
-    let Some(id) = session::desk(session, link).await? else { return Ok(nobody()) };
+    let Some(id) = desk_of(app, session, link, given.as_ref()).await? else {
+        return Ok(nobody());
+    };
     let desk = match store::desk::find(&app.db, kept.id, id).await {
         Ok(desk) => desk,
         Err(StoreError::NotFound) => return Ok(nobody()),
         Err(error) => return Err(error.into()),
     };
+    let progress = match &given {
+        Some(_) => assignment::progress(&app.db, id).await?,
+        None => Progress::default(),
+    };
+    let waits = waits(given.as_ref(), progress);
+    let assigned = match &given {
+        Some(given) => Some(assigned(app, given, id, progress, &kept.ladder.rungs).await?),
+        None => None,
+    };
+    let open_to = open_to(given.as_ref(), &kept.ladder.rungs, &desk.written);
     let rungs = kept.ladder.rungs;
-    let views =
-        move || rungs.iter().enumerate().map(|(index, rung)| rung_view(index + 1, rung)).collect();
+    let views = move || {
+        let view = |(index, rung): (usize, &Rung)| {
+            let mut view = rung_view(index + 1, rung);
+            view.locked = rung.stage > open_to;
+            view
+        };
+        rungs.iter().enumerate().map(view).collect()
+    };
     let rungs = app.pools.judging.run(Asker::student(kept.id, id), views).await?;
     let written = |w: Written| WrittenView {
         number: w.rung,
         revision: w.revision,
         lines: w.lines,
-        judgement: w.judgement.with_hints(kept.hints.into()),
+        answer: w.answer,
+        judgement: told(w.judgement, kept.hints, waits),
     };
     Ok(DeskView {
         title: kept.title,
@@ -171,8 +329,40 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         code: Some(desk.code).filter(|code| !code.is_empty()),
         rungs,
         written: desk.written.into_iter().map(written).collect(),
-        pictures: kept.hints == STRONGEST_HINT,
+        pictures: kept.hints == STRONGEST_HINT && !waits,
+        of_class: given.is_some(),
+        assigned,
     })
+}
+
+/// What a student is told of a judgement.
+fn told(judgement: Judgement, hints: u8, waits: bool) -> Judgement {
+    let judgement = judgement.with_hints(hints.into());
+    if waits { withheld(judgement) } else { judgement }
+}
+
+/// How an assignment stands for its student; with the key once it was given back.
+async fn assigned(
+    app: &App,
+    given: &Assignment,
+    desk: DeskId,
+    progress: Progress,
+    rungs: &[Rung],
+) -> Result<Assigned, ApiError> {
+    let Progress { handed_in, given_back } = progress;
+    let (mut remarks, mut keys) = (Vec::new(), Vec::new());
+    if given_back.is_some() {
+        let remark =
+            |one: Remark| GivenRemark { number: one.rung, mark: one.mark, remark: one.remark };
+        remarks.extend(assignment::remarks(&app.db, desk).await?.into_iter().map(remark));
+        let key = |rung: &Rung| RungKey {
+            answer: rung.answer.text.clone(),
+            working: rung.working.clone(),
+        };
+        keys.extend(rungs.iter().map(key));
+    }
+    let page = format!("/class/{}", store::class::page_of(&app.db, given.class).await?);
+    Ok(Assigned { due: given.rules.due, handed_in, given_back, remarks, keys, page })
 }
 
 /// Opens a Step Desk.
@@ -197,7 +387,14 @@ async fn join_desk(
     Path(link): Path<String>,
     Body(joining): Body<Joining>,
 ) -> Result<Json<DeskView>, ApiError> {
-    let kept = ladder(&app, &link).await?;
+    let (kept, given) = opened(&app, &link).await?;
+    if let Some(given) = given {
+        let class = store::class::any(&app.db, given.class).await?;
+        let code = joining.code.as_deref().unwrap_or_default();
+        let student = let_in(&app, &class, address, &session, code).await?;
+        session::enter(&session, given.class, Some(student)).await?;
+        return Ok(Json(view(&app, &session, &link).await?));
+    }
     let name = joining.name.split_whitespace().collect::<Vec<_>>().join(" ");
     if name.is_empty() || name.chars().count() > LONGEST_NAME || !is_visible(&name) {
         return Err(ApiError::bad("Type your first name, in at most 40 letters."));
@@ -260,21 +457,48 @@ async fn sit_down_anew(
 /// Leaves a Step Desk, so that somebody else can sit down at this device. What was written stays.
 #[utoipa::path(post, path = "/api/desk/{link}/leave", params(("link" = String, Path)),
     responses((status = 204), (status = "default", body = Failure)))]
-async fn leave_desk(session: Session, Path(link): Path<String>) -> Result<StatusCode, ApiError> {
+async fn leave_desk(
+    State(app): State<App>,
+    session: Session,
+    Path(link): Path<String>,
+) -> Result<StatusCode, ApiError> {
+    if let Ok((_, Some(given))) = opened(&app, &link).await {
+        session::enter(&session, given.class, None).await?;
+    }
     session::sit_down(&session, &link, None).await?;
     Ok(StatusCode::NO_CONTENT)
 }
 
+/// Hands an assignment in: nothing more is written until the teacher opens it again.
+#[utoipa::path(post, path = "/api/desk/{link}/hand-in", params(("link" = String, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn hand_in(
+    State(app): State<App>,
+    session: Session,
+    Path(link): Path<String>,
+) -> Result<StatusCode, ApiError> {
+    let (_, given) = opened(&app, &link).await?;
+    let given = given.ok_or_else(|| ApiError::not_found("Nothing is handed in here."))?;
+    let desk = desk_of(&app, &session, &link, Some(&given)).await?;
+    let desk = desk.ok_or_else(|| ApiError::sign_in("Type your code first."))?;
+    assignment::hand_in(&app.db, desk, session::now()).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Where somebody sits: the ladder with the assignment, the desk, and the rung's index.
+struct Seat {
+    kept: KeptLadder,
+    given: Option<Assignment>,
+    desk: Desk,
+    index: usize,
+    progress: Progress,
+}
+
 /// The ladder, the desk of whoever asks, and the rung's index.
-async fn seat(
-    app: &App,
-    session: &Session,
-    link: &str,
-    number: u16,
-) -> Result<(KeptLadder, Desk, usize), ApiError> {
-    let kept = ladder(app, link).await?;
+async fn seat(app: &App, session: &Session, link: &str, number: u16) -> Result<Seat, ApiError> {
+    let (kept, given) = opened(app, link).await?;
     let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
-    let desk = session::desk(session, link).await?.ok_or_else(sit_down)?;
+    let desk = desk_of(app, session, link, given.as_ref()).await?.ok_or_else(sit_down)?;
     let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|error| match error {
         // The teacher has taken it away.
         StoreError::NotFound => sit_down(),
@@ -284,7 +508,14 @@ async fn seat(
     if index >= kept.ladder.rungs.len() {
         return Err(ApiError::not_found("This ladder has no such rung."));
     }
-    Ok((kept, desk, index))
+    if kept.ladder.rungs[index].stage > open_to(given.as_ref(), &kept.ladder.rungs, &desk.written) {
+        return Err(ApiError::bad("Finish the stage below first: then this one opens."));
+    }
+    let progress = match given {
+        Some(_) => assignment::progress(&app.db, desk.id).await?,
+        None => Progress::default(),
+    };
+    Ok(Seat { kept, given, desk, index, progress })
 }
 
 /// The pictures of one line.
@@ -316,7 +547,11 @@ async fn picture_of_step(
     session: Session,
     Path((link, number, line)): Path<(String, u16, usize)>,
 ) -> Result<Json<StepScenes>, ApiError> {
-    let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
+    let Seat { mut kept, given, desk, index, progress } =
+        seat(&app, &session, &link, number).await?;
+    if waits(given.as_ref(), progress) {
+        return Err(ApiError::not_found("The picture comes when your work is given back."));
+    }
     let written = desk.written.into_iter().find(|w| w.rung == number);
     // Where curves meet is what is asked: a picture is the strongest help, or comes with the answer.
     let is_found = written.as_ref().is_some_and(|written| written.judgement.answered);
@@ -351,9 +586,10 @@ async fn picture_of_working(
     session: Session,
     Path((link, number)): Path<(String, u16)>,
 ) -> Result<Response, ApiError> {
-    let (kept, desk, index) = seat(&app, &session, &link, number).await?;
+    let Seat { kept, given, desk, index, progress } = seat(&app, &session, &link, number).await?;
+    let waits = waits(given.as_ref(), progress);
     let written = desk.written.into_iter().find(|w| w.rung == number);
-    let judged = written.map(|w| w.judgement.lines).unwrap_or_default();
+    let judged = written.map(|w| told(w.judgement, 0, waits).lines).unwrap_or_default();
     let problem = kept.ladder.rungs[index].prompt.clone();
     let line = |line: JudgedLine| PictureLine {
         line: if line.reading.is_empty() { line.plain } else { format!("${}$", line.reading) },
@@ -377,19 +613,35 @@ async fn write_on_desk(
     Path((link, number)): Path<(String, u16)>,
     Body(writing): Body<Writing>,
 ) -> Result<Json<WritingKept>, ApiError> {
-    let (mut kept, desk, index) = seat(&app, &session, &link, number).await?;
+    let Seat { mut kept, given: assigned, desk, index, progress } =
+        seat(&app, &session, &link, number).await?;
+    if progress.handed_in.is_some() {
+        return Err(ApiError::bad(
+            "This has been handed in. Ask your teacher to open it again if you want to go on.",
+        ));
+    }
     if writing.lines.len() > MOST_LINES {
         return Err(ApiError::bad("There is room for 60 lines. Take some out first."));
     }
     if writing.lines.iter().any(|line| line.text.len() > LONGEST_LINE) {
         return Err(ApiError::bad("This line is too long. Please split it into shorter lines."));
     }
+    let given = writing.answer.filter(|answer| !answer.is_empty());
+    if given.as_ref().is_some_and(|a| a.longest() > LONGEST_ANSWER || a.parts() > MOST_PARTS) {
+        return Err(ApiError::bad(
+            "This answer is too long. Write its working in the lines above.",
+        ));
+    }
     let rung = kept.ladder.rungs.swap_remove(index);
-    let lines = writing.lines.clone();
-    let judged = move || judge(&rung, &lines);
+    let (lines, answer) = (writing.lines.clone(), given.clone());
+    let alone = kept.alone;
+    let judged = move || {
+        let judgement = judge_with(&rung, &lines, answer.as_ref());
+        if alone { judgement } else { judgement.asking_working(&rung) }
+    };
     let judgement = app.pools.judging.run(Asker::student(kept.id, desk.id), judged).await?;
-    let new = Written { rung: number, revision: 0, lines: writing.lines, judgement };
+    let new = Written { rung: number, revision: 0, lines: writing.lines, answer: given, judgement };
     let revision = store::desk::save(&app.db, desk.id, writing.based_on, &new).await?;
-    let judgement = new.judgement.with_hints(kept.hints.into());
+    let judgement = told(new.judgement, kept.hints, waits(assigned.as_ref(), progress));
     Ok(Json(WritingKept { revision, judgement }))
 }

@@ -34,7 +34,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(sheet_pdf))
         .routes(routes!(key_pdf))
         .routes(routes!(desks_of_ladder))
-        .routes(routes!(allow_hints))
+        .routes(routes!(set_rules))
         .routes(routes!(remove_desk))
         .routes(routes!(renew_link))
 }
@@ -74,6 +74,8 @@ struct LadderView {
     desk: String,
     /// The strongest hint that students are given there, from 0 to 3.
     hints: u8,
+    /// Whether an answer may stand there without a working.
+    alone: bool,
     seed: u64,
     /// Whether other versions of it can be printed.
     versions: bool,
@@ -113,16 +115,21 @@ struct WrittenRung {
     /// The rung's number, from 1.
     number: u16,
     lines: Vec<JudgedLine>,
+    /// What stands in the place for the answer.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    answer: Option<JudgedLine>,
     /// Answered, with no line above that breaks.
     finished: bool,
     answered: bool,
 }
 
-/// How strong a hint students may be given.
+/// What holds on a ladder's Step Desk.
 #[derive(Deserialize, ToSchema)]
-struct Hints {
-    /// 0 for none, up to 3.
+struct DeskRules {
+    /// How strong a hint students may be given: 0 for none, up to 3.
     hints: u8,
+    /// Whether an answer may stand without a working.
+    alone: bool,
 }
 
 /// Which sheet of a ladder is meant.
@@ -279,6 +286,7 @@ async fn open_ladder(
         title: kept.title,
         desk: desk_path(&kept.link),
         hints: kept.hints,
+        alone: kept.alone,
         seed: kept.ladder.seed,
         versions: kept.plan.is_some(),
         rungs,
@@ -394,6 +402,7 @@ async fn desks_of_ladder(
         finished: written.judgement.finished,
         answered: written.judgement.answered,
         lines: written.judgement.lines,
+        answer: written.judgement.answer,
     };
     let entry = |desk: store::desk::Desk| DeskEntry {
         id: desk.id,
@@ -439,19 +448,19 @@ async fn renew_link(
     Ok(Json(NewLink { desk: desk_path(&link) }))
 }
 
-/// Sets how strong a hint students are given on a ladder's Step Desk.
-#[utoipa::path(put, path = "/api/ladders/{id}/hints", params(("id" = u64, Path)),
-    request_body = Hints,
+/// Sets what holds on a ladder's Step Desk: how strong a hint students are given, and whether an answer may stand alone.
+#[utoipa::path(put, path = "/api/ladders/{id}/rules", params(("id" = u64, Path)),
+    request_body = DeskRules,
     responses((status = 204), (status = "default", body = Failure)))]
-async fn allow_hints(
+async fn set_rules(
     State(app): State<App>,
     teacher: SignedIn,
     Path(id): Path<LadderId>,
-    Body(asked): Body<Hints>,
+    Body(asked): Body<DeskRules>,
 ) -> Result<StatusCode, ApiError> {
     if asked.hints > store::ladder::STRONGEST_HINT {
         return Err(ApiError::bad("Hints come in three strengths: choose 0, 1, 2 or 3."));
     }
-    store::ladder::set_hints(&app.db, teacher.0, id, asked.hints).await?;
+    store::ladder::set_rules(&app.db, teacher.0, id, asked.hints, asked.alone).await?;
     Ok(StatusCode::NO_CONTENT)
 }

@@ -1,18 +1,21 @@
 //! Signing in and out.
 
 use crate::address::Address;
-use crate::app::App;
+use crate::app::{App, SignUp};
 use crate::error::{ApiError, Failure};
 use crate::extract::Body;
 use crate::password;
+use crate::routes::accounts::agent;
 use crate::session::{self, SignedIn};
 use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
+use axum::http::HeaderMap;
 use serde::{Deserialize, Serialize};
 use std::sync::LazyLock;
 use store::StoreError;
 use store::attempt::{self, Allowed};
+use store::audit::Event;
 use tower_sessions::Session;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -35,9 +38,20 @@ struct Credentials {
 
 /// Who is signed in.
 #[derive(Serialize, ToSchema)]
-struct Me {
+pub(crate) struct Me {
     /// The teacher's name.
     name: String,
+    /// What they sign in with.
+    sign_in: String,
+    /// Whether they administer this installation.
+    is_administrator: bool,
+}
+
+impl Me {
+    pub(crate) fn of(teacher: store::teacher::Teacher) -> Self {
+        let store::teacher::Teacher { name, sign_in, is_administrator, .. } = teacher;
+        Self { name, sign_in, is_administrator }
+    }
 }
 
 /// Longest name and password, in bytes.
@@ -57,6 +71,7 @@ async fn sign_in(
     State(app): State<App>,
     address: Address,
     session: Session,
+    headers: HeaderMap,
     Body(given): Body<Credentials>,
 ) -> Result<Json<Me>, ApiError> {
     if given.sign_in.len() > LONGEST || given.password.len() > LONGEST {
@@ -81,11 +96,13 @@ async fn sign_in(
     let teacher = app.pools.hashes.run(Asker::address(address.0), looked_at).await?;
     let Some(teacher) = teacher else {
         tracing::warn!("a sign-in failed from {address}");
+        app.note(Event::SignInFailed, None, &name, address).await?;
         return Err(ApiError::sign_in(WRONG));
     };
     attempt::forget(&app.db, &of_name).await?;
-    session::sign_in(&session, teacher.id).await?;
-    Ok(Json(Me { name: teacher.name }))
+    app.note(Event::SignedIn, Some(teacher.id), &teacher.sign_in, address).await?;
+    session::sign_in(&session, teacher.id, &agent(&headers)).await?;
+    Ok(Json(Me::of(teacher)))
 }
 
 /// Signs out.
@@ -101,18 +118,24 @@ async fn sign_out(session: Session) -> Result<axum::http::StatusCode, ApiError> 
 struct AboutSite {
     /// Whether the demo teacher, whom everybody knows, can sign in here.
     demo: bool,
+    /// Who may make an account.
+    sign_up: SignUp,
+    /// Whether nobody has an account yet: whoever makes the first one administers this installation.
+    is_new: bool,
 }
 
 /// What is known of this site.
 #[utoipa::path(get, path = "/api/site",
     responses((status = 200, body = AboutSite), (status = "default", body = Failure)))]
-async fn site(State(app): State<App>) -> Json<AboutSite> {
-    Json(AboutSite { demo: app.site.tells_demo })
+async fn site(State(app): State<App>) -> Result<Json<AboutSite>, ApiError> {
+    let is_new = store::teacher::none_yet(&app.db).await?;
+    let sign_up = if is_new { SignUp::Open } else { app.sign_up().await? };
+    Ok(Json(AboutSite { demo: app.site.tells_demo, sign_up, is_new }))
 }
 
 /// Who is signed in.
 #[utoipa::path(get, path = "/api/me",
     responses((status = 200, body = Me), (status = "default", body = Failure)))]
 async fn me(State(app): State<App>, teacher: SignedIn) -> Result<Json<Me>, ApiError> {
-    Ok(Json(Me { name: store::teacher::name(&app.db, teacher.0).await? }))
+    Ok(Json(Me::of(store::teacher::find(&app.db, teacher.0).await?)))
 }

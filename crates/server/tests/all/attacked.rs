@@ -273,7 +273,12 @@ async fn finding_22_whoever_has_no_desk_gets_no_session() {
 
 #[tokio::test]
 async fn the_site_answers_by_its_own_names_alone_and_says_what_browsers_may() {
-    let site = Site { behind_proxy: true, hosts: vec!["honey.example".into()], tells_demo: true };
+    let site = Site {
+        behind_proxy: true,
+        hosts: vec!["honey.example".into()],
+        tells_demo: true,
+        outbox: None,
+    };
     let app = with_files(site).await;
     for (host, is_ours) in [
         ("honey.example", true),
@@ -300,5 +305,5 @@ async fn the_site_answers_by_its_own_names_alone_and_says_what_browsers_may() {
     let plain = with_files(Site::default()).await;
     let (_, headers, body) = get(&plain, "/api/site", "localhost").await;
     assert!(!headers.contains_key(header::STRICT_TRANSPORT_SECURITY));
-    assert_eq!(body, "{\"demo\":false}");
+    assert!(body.starts_with("{\"demo\":false"), "{body}");
 }

@@ -310,14 +310,15 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     let count =
         |kept: &Value| kept["judgement"]["lines"][0]["hints"].as_array().map_or(0, Vec::len);
     assert!(count(&kept) >= 2, "{kept}");
-    let hints = format!("/api/ladders/{id}/hints");
+    let hints = format!("/api/ladders/{id}/rules");
     for (allowed, given) in [(1, 1), (0, 0)] {
-        let (status, ..) = teacher.raw("PUT", &hints, Some(json!({"hints": allowed}))).await;
+        let (status, ..) =
+            teacher.raw("PUT", &hints, Some(json!({"hints": allowed, "alone": true}))).await;
         assert_eq!(status, StatusCode::NO_CONTENT);
         let seated = hana.ask("GET", &desk, None).await;
         assert_eq!(count(&seated["written"][0]), given);
     }
-    let (status, says) = teacher.refused("PUT", &hints, json!({"hints": 4})).await;
+    let (status, says) = teacher.refused("PUT", &hints, json!({"hints": 4, "alone": true})).await;
     assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
     assert!(says.contains("three strengths"), "{says}");
 
@@ -326,7 +327,7 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     let (status, says) = hana.refused("GET", &picture, json!(null)).await;
     assert_eq!(status, StatusCode::NOT_FOUND);
     assert_eq!(says, "The picture comes once the answer stands there.");
-    teacher.raw("PUT", &hints, Some(json!({"hints": 3}))).await;
+    teacher.raw("PUT", &hints, Some(json!({"hints": 3, "alone": true}))).await;
     let scenes = hana.ask("GET", &picture, None).await;
     for line in ["above", "line"] {
         assert!(scenes[line]["curves"]["shapes"].as_array().is_some_and(|all| all.len() > 4));
@@ -345,7 +346,7 @@ async fn hints_pictures_and_copies_are_for_those_who_sit_at_the_desk() {
     // Nobody else's ladder.
     let mut stranger = Teacher { app: teacher.app.clone(), cookie: String::new() };
     stranger.cookie.clone_from(&hana.cookie);
-    let (status, ..) = stranger.raw("PUT", &hints, Some(json!({"hints": 3}))).await;
+    let (status, ..) = stranger.raw("PUT", &hints, Some(json!({"hints": 3, "alone": true}))).await;
     assert_eq!(status, StatusCode::UNAUTHORIZED);
 }
 

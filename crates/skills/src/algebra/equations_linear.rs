@@ -325,11 +325,7 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
         let Some(wrong) = tidied(&wrong) else { continue };
         let Ok(rest) = solve_linear(&wrong, "x") else { continue };
         lines.extend(rest.into_iter().map(|step| step.line));
-        let shown: Vec<_> = lines.iter().map(|l| format!("${}$", latex_line(l))).collect();
-        let prompt = format!(
-            "{name} wrote these lines, and one of them breaks: {}. Which one, and what is $x$ really?",
-            shown.join(", then ")
-        );
+        let prompt = format!("{name} solves ${}$.", latex_line(&line));
         let mut posed = Posed::equation(prompt, line, "x", from_int(solution));
         posed.flawed = Some(Flawed { name: name.into(), lines, breaks, slip: made.id() });
         return posed;

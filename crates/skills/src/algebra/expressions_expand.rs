@@ -157,14 +157,9 @@ fn two(draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let a = draw.nonzero(-9, 9);
     let (typed, wrong) = (format!("(x{})^2", plus(a)), format!("x^2 + {}", a * a));
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is it really?",
-        tex(&format!("{typed} = {wrong}"))
-    );
-    product(prompt, a, a).flawed(name, vec![line(&typed), line(&wrong)], 1, slip::SQUARE_OF_EACH)
+    with_slip(product(String::new(), a, a), draw, &[&typed, &wrong], 1, slip::SQUARE_OF_EACH)
 }
 
 fn missing(draw: &mut Draw) -> Posed {

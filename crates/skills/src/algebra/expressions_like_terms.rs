@@ -135,20 +135,11 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let (a, b, c) = (draw.between(2, 9), draw.between(2, 9), draw.between(2, 9));
     let terms = [(a, "x"), (b, ""), (c, "x")];
     let (typed, wrong) = (sum(&terms), sum(&[(a + b + c, "x")]));
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is it really?",
-        tex(&format!("{typed} = {wrong}"))
-    );
-    collect(prompt, &terms).flawed(
-        name,
-        vec![line(&typed), line(&wrong)],
-        1,
-        slip::UNLIKE_TERMS_ADDED,
-    )
+    let posed = collect(String::new(), &terms);
+    with_slip(posed, draw, &[&typed, &wrong], 1, slip::UNLIKE_TERMS_ADDED)
 }
 
 fn missing(draw: &mut Draw) -> Posed {

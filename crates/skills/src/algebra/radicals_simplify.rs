@@ -177,18 +177,13 @@ fn what_was_under(draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let (outside, inside) = (*draw.one_of(&[4, 6, 8, 9]), *draw.one_of(&[2, 3, 5, 7]));
     let radicand = outside * outside * inside;
     let typed = rooted(1, radicand);
     let (split, wrong) =
         (format!("sqrt({} × {inside})", outside * outside), rooted(outside * outside, inside));
-    let lines = vec![line(&typed), line(&split), line(&wrong)];
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is it really?",
-        tex(&format!("{typed} = {split} = {wrong}"))
-    );
-    simplified(prompt, 1, radicand).flawed(name, lines, 2, slip::BOTH_OF_PAIR_OUT)
+    let posed = simplified(String::new(), 1, radicand);
+    with_slip(posed, draw, &[&typed, &split, &wrong], 2, slip::BOTH_OF_PAIR_OUT)
 }
 
 fn with_coefficient(draw: &mut Draw) -> Posed {

@@ -125,7 +125,6 @@ fn different(draw: &mut Draw) -> ((i64, i64), (i64, i64)) {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let ((a, b), (c, d)) = different(draw);
     let typed = format!("{} + {}", show(a, b), show(c, d));
     let common = lcm(b, d);
@@ -134,11 +133,7 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     } else {
         (format!("{}/{common} + {}/{common}", a, c), slip::NUMERATORS_KEPT)
     };
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is the sum really, in lowest terms?",
-        tex(&format!("{typed} = {wrong}"))
-    );
-    worked(prompt, (a, b), (c, d), '+').flawed(name, vec![line(&typed), line(&wrong)], 1, slip)
+    with_slip(worked(String::new(), (a, b), (c, d), '+'), draw, &[&typed, &wrong], 1, slip)
 }
 
 fn missing(draw: &mut Draw) -> Posed {

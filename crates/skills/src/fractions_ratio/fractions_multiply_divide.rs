@@ -123,7 +123,6 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let ((a, b), (c, d)) = loop {
         let (first, second) = (draw.coprime(1, 9), draw.coprime(2, 9));
         if first != second {
@@ -133,16 +132,8 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let typed = format!("({a}/{b}) ÷ ({c}/{d})");
     let wrong = format!("({b}/{a}) × ({c}/{d})");
     let end = fraction(b * c, a * d);
-    let prompt = format!(
-        "{name} wrote $\\frac{{{a}}}{{{b}}} \\div \\frac{{{c}}}{{{d}}} = \\frac{{{b}}}{{{a}}} \\times \\frac{{{c}}}{{{d}}}$. Find the \
-         slip. What is it really, in lowest terms?"
-    );
-    quotient(prompt, (a, b), (c, d)).flawed(
-        name,
-        vec![line(&typed), line(&wrong), line(&end)],
-        1,
-        slip::FIRST_FLIPPED,
-    )
+    let posed = quotient(String::new(), (a, b), (c, d));
+    with_slip(posed, draw, &[&typed, &wrong, &end], 1, slip::FIRST_FLIPPED)
 }
 
 fn missing(draw: &mut Draw) -> Posed {

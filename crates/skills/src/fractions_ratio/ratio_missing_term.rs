@@ -212,11 +212,7 @@ fn somebodys_working(draw: &mut Draw) -> Posed {
         let value = Rational::new((drawn[1] * drawn[3]).into(), drawn[2].into());
         let last = Line::equation(Expr::symbol("n"), Expr::rational(&value));
         let lines = vec![line.clone(), wrong, last];
-        let shown: Vec<_> = lines.iter().map(|l| format!("${}$", latex_line(l))).collect();
-        let prompt = format!(
-            "{name} wrote these lines, and one of them breaks: {}. Which one, and what is $n$ really?",
-            shown.join(", then ")
-        );
+        let prompt = format!("{name} solves ${}$.", latex_line(&line));
         let mut posed = Posed::equation(prompt, line, "n", answer);
         posed.flawed = Some(Flawed {
             name: name.into(),

@@ -115,9 +115,8 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let posed = worked(String::new(), b, h, h + 1);
     let (typed, without) = (format!("1/2 × {b} × {h}"), format!("{b} × {h}"));
     let lines = [typed.as_str(), &without, &(b * h).to_string()];
-    let posed = with_slip(posed, draw, &lines, 1, slip::HALF_FORGOTTEN);
-    let prompt = format!("For a triangle with base {b} cm and height {h} cm, {}", posed.prompt);
-    Posed { prompt, ..posed }
+    let of = format!("the area of a triangle with base {b} cm and height {h} cm");
+    with_slip_in(posed, draw, &of, &lines, 1, slip::HALF_FORGOTTEN)
 }
 
 fn height(draw: &mut Draw) -> Posed {

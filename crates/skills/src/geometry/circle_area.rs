@@ -113,9 +113,8 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
         .slip(format!("{}π", 2 * r), slip::RADIUS_DOUBLED)
         .near([format!("{}π", r * r + r), format!("{}π", 4 * r * r)])
         .way(method::PI_R_SQUARED, Lines::start(&typed).then(&exact, "Square the radius only"));
-    let posed = with_slip(posed, draw, &[&typed, &wrong], 1, slip::PI_SQUARED_TOO);
-    let prompt = format!("For the area of a circle with radius {r} cm, {}", posed.prompt);
-    Posed { prompt, ..posed }
+    let of = format!("the area of a circle with radius {r} cm");
+    with_slip_in(posed, draw, &of, &[&typed, &wrong], 1, slip::PI_SQUARED_TOO)
 }
 
 /// Back from the area.

@@ -269,25 +269,16 @@ fn missing(index: usize, draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let (a, b) = addends(2, draw);
-    if draw.coin() {
+    let (posed, typed, wrong, slip) = if draw.coin() {
         let wrong = without_carries(a, b);
-        let prompt = format!(
-            "{name} wrote {}. Find the slip. What is the sum really?",
-            tex(&format!("{a} + {b} = {wrong}"))
-        );
-        let lines = vec![line(&format!("{a} + {b}")), line(&wrong.to_string())];
-        addition(prompt, a, b).flawed(name, lines, 1, slip::CARRY_FORGOTTEN)
+        (addition(String::new(), a, b), format!("{a} + {b}"), wrong, slip::CARRY_FORGOTTEN)
     } else {
         let (sum, wrong) = (a + b, smaller_from_larger(a + b, b));
-        let prompt = format!(
-            "{name} wrote {}. Find the slip. What is the difference really?",
-            tex(&format!("{sum} - {b} = {wrong}"))
-        );
-        let lines = vec![line(&format!("{sum} - {b}")), line(&wrong.to_string())];
-        subtraction(prompt, sum, b).flawed(name, lines, 1, slip::SMALLER_FROM_LARGER)
-    }
+        let posed = subtraction(String::new(), sum, b);
+        (posed, format!("{sum} - {b}"), wrong, slip::SMALLER_FROM_LARGER)
+    };
+    with_slip(posed, draw, &[&typed, &wrong.to_string()], 1, slip)
 }
 
 /// Two steps in one story.

@@ -152,7 +152,6 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let (a, b) = loop {
         let (a, b) = pair(5, 30, 1..=4, draw);
         if a ^ b > 0 {
@@ -161,16 +160,8 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     };
     let typed = format!("{} + {}", binary(a), binary(b));
     let wrong = binary(a ^ b);
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is the sum really?",
-        tex(&format!("{typed} = {wrong}"))
-    );
-    addition(prompt, a, b).flawed(
-        name,
-        vec![line(&typed), line(&wrong)],
-        1,
-        slip::BINARY_CARRY_LOST,
-    )
+    let posed = addition(String::new(), a, b);
+    with_slip(posed, draw, &[&typed, &wrong], 1, slip::BINARY_CARRY_LOST)
 }
 
 fn missing(draw: &mut Draw) -> Posed {

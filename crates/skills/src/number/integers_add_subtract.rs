@@ -200,16 +200,11 @@ fn missing(draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let (a, b) = (draw.between(2, 12), draw.between(2, 12));
     let typed = format!("{a} - {}", bracketed(-b));
     let wrong = format!("{a} - {b}");
-    let lines = vec![line(&typed), line(&wrong), line(&(a - b).to_string())];
-    let prompt = format!(
-        "{name} wrote {}. Which step breaks, and what is it really?",
-        tex(&format!("{typed} = {wrong} = {}", a - b))
-    );
-    worked(prompt, a, -b, true).flawed(name, lines, 1, slip::MINUS_MINUS_AS_MINUS)
+    let lines = [typed.as_str(), &wrong, &(a - b).to_string()];
+    with_slip(worked(String::new(), a, -b, true), draw, &lines, 1, slip::MINUS_MINUS_AS_MINUS)
 }
 
 fn several(draw: &mut Draw) -> Posed {

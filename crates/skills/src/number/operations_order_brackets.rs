@@ -150,20 +150,15 @@ fn bare(index: usize, draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let [a, b, c] = [draw.between(3, 12), draw.between(2, 9), draw.between(2, 9)];
     let typed = format!("{a} + {b} × {c}");
     let (wrong, end) = (format!("{} × {c}", a + b), ((a + b) * c).to_string());
     let value = a + b * c;
-    let prompt = format!(
-        "{name} wrote {}. Which step breaks, and what is it really?",
-        tex(&format!("{typed} = {wrong} = {end}"))
-    );
-    let posed = Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
+    let posed = Posed::value(String::new(), line(&typed), line(&value.to_string()), Form::Any)
         .slip(end.clone(), slip::LEFT_TO_RIGHT)
-        .near([(value + b).to_string(), (value - 1).to_string(), (value + 2).to_string()])
-        .flawed(name, vec![line(&typed), line(&wrong), line(&end)], 1, slip::LEFT_TO_RIGHT);
-    worked(posed, &typed, value)
+        .near([(value + b).to_string(), (value - 1).to_string(), (value + 2).to_string()]);
+    let posed = worked(posed, &typed, value);
+    with_slip(posed, draw, &[&typed, &wrong, &end], 1, slip::LEFT_TO_RIGHT)
 }
 
 fn place_brackets(draw: &mut Draw) -> Posed {

@@ -150,20 +150,11 @@ fn missing(draw: &mut Draw) -> Posed {
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
-    let name = scenario::name(draw);
     let ((a, b), (c, d)) = fractions(draw);
     let typed = format!("{} + {}", show(a, b), show(c, d));
     let raw = format!("{}/{}", a + c, b + d);
-    let prompt = format!(
-        "{name} wrote {}. Find the slip. What is the sum really?",
-        tex(&format!("{typed} = {raw}"))
-    );
-    sum(prompt, (a, b), (c, d), false).flawed(
-        name,
-        vec![line(&typed), line(&raw)],
-        1,
-        slip::TOPS_AND_BOTTOMS,
-    )
+    let posed = sum(String::new(), (a, b), (c, d), false);
+    with_slip(posed, draw, &[&typed, &raw], 1, slip::TOPS_AND_BOTTOMS)
 }
 
 fn mixed(draw: &mut Draw) -> Posed {

@@ -59,6 +59,7 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
         story,
         method: found.method,
         working: found.working,
+        flawed: None,
     })
 }
 

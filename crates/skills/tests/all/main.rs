@@ -2,7 +2,9 @@
 
 mod by_float;
 mod catalogue;
+mod kinds;
 mod pictured;
+mod twisted;
 mod typed;
 mod workings;
 mod worlds;

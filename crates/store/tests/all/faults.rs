@@ -243,7 +243,7 @@ async fn a_ladder_hangs_and_its_bench_is_cleared_or_neither() {
     })
     .await;
     whole_or_nothing("hints", &w, |db| async move {
-        store::ladder::set_hints(&db, w.orla, w.ladder, 1).await
+        store::ladder::set_rules(&db, w.orla, w.ladder, 1, true).await
     })
     .await;
     whole_or_nothing("image", &w, |db| async move {
@@ -265,7 +265,7 @@ async fn what_a_student_writes_is_kept_or_not_called_so() {
     let rung = &a_ladder().rungs[0];
     let lines = vec![DeskLine { text: "x = 1".into(), latex: false }];
     let judgement = judge(rung, &lines);
-    let written = store::desk::Written { rung: 1, revision: 0, lines, judgement };
+    let written = store::desk::Written { rung: 1, revision: 0, lines, answer: None, judgement };
     // One statement, which is a transaction of its own.
     let through = cut_before(&w.scratch.url, 0).await;
     assert!(store::desk::save(&through, desk, 0, &written).await.is_err());

@@ -187,6 +187,7 @@ async fn what_a_student_wrote_is_kept_rung_by_rung() {
         rung,
         revision: 1,
         lines: lines.to_vec(),
+        answer: None,
         judgement: judge(&posed.rungs[usize::from(rung) - 1], lines),
     };
     let first = written(1, &lines);
@@ -213,13 +214,13 @@ async fn what_a_student_wrote_is_kept_rung_by_rung() {
 #[tokio::test]
 async fn a_session_ends_when_it_says() {
     let w = world().await;
-    session::save(&w.db, [7; 16], "{\"a\":1}", 100).await.expect("kept");
-    session::save(&w.db, [7; 16], "{\"a\":2}", 200).await.expect("kept");
+    session::save(&w.db, [7; 16], "{\"a\":1}", None, 100).await.expect("kept");
+    session::save(&w.db, [7; 16], "{\"a\":2}", None, 200).await.expect("kept");
     let load = |now| session::load(&w.db, [7; 16], now);
     assert_eq!(load(199).await.expect("read"), Some(("{\"a\":2}".into(), 200)));
     assert_eq!(load(200).await.expect("read"), None);
     assert_eq!(session::sweep(&w.db, 200).await.expect("swept"), 1);
-    session::save(&w.db, [8; 16], "{}", 900).await.expect("kept");
+    session::save(&w.db, [8; 16], "{}", None, 900).await.expect("kept");
     session::delete(&w.db, [8; 16]).await.expect("ended");
     assert_eq!(session::load(&w.db, [8; 16], 0).await.expect("read"), None);
 }
@@ -231,7 +232,7 @@ async fn two_teachers_cannot_sign_in_by_one_name() {
     assert!(teacher::create(&w.db, "orla", "A Twin", "-").await.is_err());
     assert_eq!(teacher::by_sign_in(&w.db, "orla").await.expect("there").id, w.orla);
     assert!(matches!(teacher::by_sign_in(&w.db, "nobody").await, Err(StoreError::NotFound)));
-    assert_eq!(teacher::name(&w.db, w.other).await.expect("there"), "Somebody Else");
+    assert_eq!(teacher::find(&w.db, w.other).await.expect("there").name, "Somebody Else");
 }
 
 fn a_scenario(title: &str) -> Scenario {

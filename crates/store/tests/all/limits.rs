@@ -95,7 +95,7 @@ async fn a_class_writes_at_once_and_nothing_is_lost() {
                     let text = format!("n = {}", revision + 1);
                     let lines = vec![DeskLine { text, latex: false }];
                     let judgement = judge(&posed.rungs[usize::from(rung) - 1], &lines);
-                    let new = desk::Written { rung, revision: 0, lines, judgement };
+                    let new = desk::Written { rung, revision: 0, lines, answer: None, judgement };
                     let kept = desk::save(&db, desk, revision, &new).await.expect("saved");
                     assert_eq!(kept, revision + 1);
                 }
@@ -154,7 +154,7 @@ async fn texts_of_every_script_come_back_as_they_were() {
 async fn sessions_of_others_stay_when_one_ends() {
     let db = scratch::scratch().await.expect("a database").db;
     for id in 1..=5u8 {
-        session::save(&db, [id; 16], "{}", 100 + i64::from(id)).await.expect("kept");
+        session::save(&db, [id; 16], "{}", None, 100 + i64::from(id)).await.expect("kept");
     }
     session::delete(&db, [3; 16]).await.expect("ended");
     assert_eq!(

@@ -122,7 +122,7 @@ async fn of_two_windows_on_one_desk_the_later_is_told() {
     let written = |text: &str| {
         let lines = vec![DeskLine { text: text.to_owned(), latex: false }];
         let judgement = judge(&posed.rungs[0], &lines);
-        desk::Written { rung: 1, revision: 0, lines, judgement }
+        desk::Written { rung: 1, revision: 0, lines, answer: None, judgement }
     };
     let mut all = JoinSet::new();
     for at in 0..MANY {

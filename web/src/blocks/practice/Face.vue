@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A problem, with its answer one step later. */
 import { computed } from 'vue'
+import FlawedLines from '@/components/FlawedLines.vue'
 import MathLine from '@/components/MathLine.vue'
 import MathText from '@/components/MathText.vue'
 import SceneView from '@/components/SceneView.vue'
@@ -16,8 +17,9 @@ const answered = computed(() => props.steps > 1)
   <div class="practice" :class="{ pictured: scene }">
     <div class="asked">
       <p class="block-text"><math-text :text="block.rung.prompt" /></p>
+      <flawed-lines v-if="block.rung.flawed" class="block-text" :lines="block.rung.flawed.lines" />
       <p class="block-answer" :class="{ waits: !answered }">
-        <template v-if="block.rung.story || !block.rung.answer.latex">{{ block.rung.answer.text }}</template>
+        <template v-if="block.rung.story || block.rung.flawed || !block.rung.answer.latex">{{ block.rung.answer.text }}</template>
         <math-line v-else :latex="block.rung.answer.latex" />
       </p>
     </div>

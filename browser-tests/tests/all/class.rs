@@ -1,0 +1,149 @@
+//! A teacher of their own and a class: an account, a list of names, an assignment that goes and comes back, a forgotten
+//! password.
+
+use browser_tests::{Browser, Program};
+
+/// A spreadsheet of twelve students, as a school's office gives it out.
+fn list_of_twelve() -> std::path::PathBuf {
+    let names = ["Ada", "Bo", "Cy", "Dee", "Eli", "Fay", "Gus", "Hal", "Ida", "Jo", "Kit", "Lou"];
+    let mut book = rust_xlsxwriter::Workbook::new();
+    let sheet = book.add_worksheet();
+    let rows = [("Last name", "First name")].into_iter().chain(names.map(|name| ("Lark", name)));
+    for (row, (last, first)) in rows.enumerate() {
+        let row = u32::try_from(row).expect("small");
+        sheet.write(row, 0, last).expect("written");
+        sheet.write(row, 1, first).expect("written");
+    }
+    let path = std::env::temp_dir().join(format!("class-{}.xlsx", std::process::id()));
+    book.save(&path).expect("a file");
+    path
+}
+
+#[tokio::test]
+async fn a_new_teacher_makes_an_account_and_a_class_of_twelve() {
+    let program = Program::start().await;
+    let browser = Browser::open(1280, 900).await;
+    browser.go(&program.url).await;
+    browser.click_text("Make an account").await;
+    browser.fill("Your name", "Nia Moor").await;
+    browser.fill("Sign-in name or e-mail", "nia").await;
+    browser.fill("Password", "password12").await;
+    browser.press("Make my account").await;
+    browser.see_text("one of those that are tried first").await;
+    let good = "four plain words";
+    browser.fill("Password", good).await;
+    browser.press("Make my account").await;
+    browser.see_text("Nothing stands here yet.").await;
+    browser.click_text("Classes").await;
+    browser.see_text("No class yet.").await;
+    browser.fill("Name of the class", "7b").await;
+    browser.press("New class").await;
+    browser.see_text("No students yet.").await;
+    let list = list_of_twelve();
+    let field = browser.find("input[type=file]").await;
+    field.send_keys(list.to_str().expect("a path")).await.expect("chosen");
+    browser.press("Take 12 students in").await;
+    browser.until("document.querySelectorAll('.students .code').length === 12").await;
+    std::fs::remove_file(list).expect("removed");
+    // The cards have a code each, and say where to go.
+    browser.click_text("Print the cards").await;
+    browser.until("document.querySelectorAll('.cards li').length === 12").await;
+    browser.see_text("/class/").await;
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn an_assignment_goes_out_and_comes_back() {
+    let program = Program::start().await;
+    let db = &program.scratch.db;
+    let (orla, ladder) = program.demo_ladder().await;
+    let class = store::class::create(db, orla, "Oak set", 7).await.expect("kept");
+    let names = ["Ada", "Bo"].map(str::to_owned);
+    store::class::take_in(db, orla, class, &names).await.expect("kept");
+    let ada = store::class::students(db, orla, class).await.expect("students").remove(0);
+    let page = store::class::find(db, orla, class).await.expect("kept").link;
+
+    let teacher = Browser::open(1280, 900).await;
+    teacher.sign_in(&program.url).await;
+    teacher.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
+    teacher.press("Give to a class").await;
+    teacher.click("//*[@aria-label = 'To which class?']").await;
+    teacher.click("//li[normalize-space(.) = 'Oak set']").await;
+    teacher.press("Give it").await;
+    teacher.see_text("0 of 2 handed in").await;
+
+    let phone = Browser::open_phone().await;
+    phone.go(&format!("{}/class/{page}", program.url)).await;
+    phone.until("document.querySelector('form input') !== null").await;
+    phone.find("form input").await.send_keys(&ada.code).await.expect("typed");
+    phone.press("Go in").await;
+    phone.see_text("Hello, Ada").await;
+    phone.see_text("Open").await;
+    phone.click_text(&ladder.title).await;
+    phone.press("Rung 2, Grip").await;
+    phone.into_maths("Line 1").await;
+    phone.keys("x=1000").await;
+    phone.see_text("it fits this line, but not the line above").await;
+    phone.see("//*[@role = 'status'][normalize-space(.) = 'Saved']").await;
+    phone.until("document.documentElement.scrollWidth <= window.innerWidth").await;
+    phone.press("Hand in").await;
+    phone
+        .click("//div[contains(@class, 'el-message-box')]//button[normalize-space(.) = 'Hand in']")
+        .await;
+    phone.see_text("Your teacher reads it now.").await;
+
+    teacher.run("location.reload()").await;
+    teacher.see_text("1 of 2 handed in").await;
+    teacher.press("Ada, Rung 2: a line breaks").await;
+    teacher.see("//h2[normalize-space(.) = 'Ada, Rung 2']").await;
+    teacher.press("Look again").await;
+    teacher.until("document.querySelector('.cell .mark') !== null").await;
+    teacher.fill("A remark", "Which number did you divide by?").await;
+    teacher.keys("\u{e004}").await; // tab: it is kept when the field is left
+    teacher.press("Give all back that were handed in").await;
+    teacher.see_text("given back").await;
+
+    phone.run("location.reload()").await;
+    phone.see_text("Your teacher has given this back.").await;
+    phone.press("Rung 2, Grip").await;
+    phone.see_text("Which number did you divide by?").await;
+    phone.click_text("See how it can be done").await;
+    phone.until("document.querySelectorAll('.key .working li').length > 1").await;
+    phone.click_text("Your page").await;
+    phone.see_text("Given back").await;
+    phone.close().await;
+    teacher.close().await;
+}
+
+#[tokio::test]
+async fn a_forgotten_password_is_set_anew_by_the_outbox() {
+    let program = Program::start().await;
+    let browser = Browser::open(1280, 900).await;
+    browser.go(&program.url).await;
+    browser.click_text("Forgot your password?").await;
+    browser.fill("Sign-in name or e-mail", "orla").await;
+    browser.press("Send me a link").await;
+    browser.see_text("a message is on its way").await;
+    browser.sign_in(&program.url).await;
+    browser.click_text("Orla Fenwick").await;
+    browser.click_text("Look after this installation").await;
+    browser.click("//details[contains(@class, 'message')]/summary").await;
+    browser.see_text("somebody asked for a new password").await;
+    let link = browser
+        .ask("document.querySelector('.message pre').innerText.match(/http\\S+\\/password\\/\\w+/)[0]")
+        .await;
+    browser.go(link.as_str().expect("a link")).await;
+    let label = "New password";
+    browser.fill(label, "heather-and-clover").await;
+    browser.press("Set it and sign in").await;
+    browser.see_text("Your shelf").await;
+    browser.press("Sign out").await;
+    browser.fill("Sign-in name", "orla").await;
+    browser.fill("Password", "clover-and-heather").await;
+    browser.press("Sign in").await;
+    browser.see_text("do not go together").await;
+    browser.fill("Password", "heather-and-clover").await;
+    browser.press("Sign in").await;
+    browser.see_text("Your shelf").await;
+    browser.close().await;
+}

@@ -1,0 +1,260 @@
+//! Ladders that are given to a class, and what came back.
+
+use crate::app::App;
+use crate::error::{ApiError, Failure};
+use crate::extract::{Body, Path};
+use crate::routes::classes::AssignmentEntry;
+use crate::session::{self, SignedIn};
+use crate::text::is_visible;
+use axum::Json;
+use axum::extract::State;
+use axum::http::StatusCode;
+use desk::JudgedLine;
+use serde::{Deserialize, Serialize};
+use store::assignment::{self, AssignmentRules, Remark, Work};
+use store::ladder::STRONGEST_HINT;
+use store::{AssignmentId, ClassId, DeskId, LadderId, StoreError, StudentId};
+use utoipa::ToSchema;
+use utoipa_axum::router::OpenApiRouter;
+use utoipa_axum::routes;
+
+pub(crate) fn router() -> OpenApiRouter<App> {
+    OpenApiRouter::new()
+        .routes(routes!(give_ladder))
+        .routes(routes!(open_assignment, change_assignment, take_assignment_back))
+        .routes(routes!(give_back))
+        .routes(routes!(open_desk_again))
+        .routes(routes!(say_of_rung))
+}
+
+/// Longest remark, in characters.
+const LONGEST_REMARK: usize = 400;
+/// What a rung may be marked with.
+const MARKS: &[&str] = &["right", "partly", "again"];
+const STRENGTHS: &str = "Hints come in three strengths: choose 0, 1, 2 or 3.";
+
+/// A ladder that is given to a class.
+#[derive(Deserialize, ToSchema)]
+struct NewAssignment {
+    ladder: LadderId,
+    rules: AssignmentRules,
+}
+
+/// An assignment that was given.
+#[derive(Serialize, ToSchema)]
+struct AssignmentMade {
+    id: AssignmentId,
+}
+
+/// Gives a ladder to a class.
+#[utoipa::path(post, path = "/api/classes/{id}/assignments", params(("id" = u64, Path)),
+    request_body = NewAssignment,
+    responses((status = 200, body = AssignmentMade), (status = "default", body = Failure)))]
+async fn give_ladder(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(class): Path<ClassId>,
+    Body(new): Body<NewAssignment>,
+) -> Result<Json<AssignmentMade>, ApiError> {
+    if new.rules.hints > STRONGEST_HINT {
+        return Err(ApiError::bad(STRENGTHS));
+    }
+    let id = assignment::create(&app.db, teacher.0, class, new.ladder, new.rules).await;
+    let id = id.map_err(|error| match error {
+        StoreError::Full => ApiError::bad("This class has 400 assignments. Take some back first."),
+        other => other.into(),
+    })?;
+    Ok(Json(AssignmentMade { id }))
+}
+
+/// What a student wrote on one rung, with what was said of it.
+#[derive(Serialize, ToSchema)]
+struct HandedRung {
+    /// From 1.
+    number: u16,
+    lines: Vec<JudgedLine>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    answer: Option<JudgedLine>,
+    answered: bool,
+    finished: bool,
+    /// `right`, `partly` or `again`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    mark: Option<String>,
+    #[serde(skip_serializing_if = "Option::is_none")]
+    remark: Option<String>,
+}
+
+/// A student's work for an assignment.
+#[derive(Serialize, ToSchema)]
+struct HandedWork {
+    student: StudentId,
+    name: String,
+    /// Absent before they opened it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    desk: Option<DeskId>,
+    /// When it was handed in, as Unix time in seconds.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    handed_in: Option<i64>,
+    /// When it was given back.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    given_back: Option<i64>,
+    rungs: Vec<HandedRung>,
+}
+
+impl From<Work> for HandedWork {
+    fn from(work: Work) -> Self {
+        let Work { student, desk, name, progress, remarks } = work;
+        let said = |number: u16| remarks.iter().find(|remark| remark.rung == number);
+        let rung = |written: &store::desk::Written| HandedRung {
+            number: written.rung,
+            lines: written.judgement.lines.clone(),
+            answer: written.judgement.answer.clone(),
+            answered: written.judgement.answered,
+            finished: written.judgement.finished,
+            mark: said(written.rung).and_then(|remark| remark.mark.clone()),
+            remark: said(written.rung).and_then(|remark| remark.remark.clone()),
+        };
+        let rungs = desk.iter().flat_map(|desk| &desk.written).map(rung).collect();
+        Self {
+            student,
+            name,
+            desk: desk.map(|desk| desk.id),
+            handed_in: progress.handed_in,
+            given_back: progress.given_back,
+            rungs,
+        }
+    }
+}
+
+/// An assignment with what came of it.
+#[derive(Serialize, ToSchema)]
+struct AssignmentView {
+    assignment: AssignmentEntry,
+    class: ClassId,
+    work: Vec<HandedWork>,
+}
+
+/// Opens an assignment with what every student of the class wrote.
+#[utoipa::path(get, path = "/api/assignments/{id}", params(("id" = u64, Path)),
+    responses((status = 200, body = AssignmentView), (status = "default", body = Failure)))]
+async fn open_assignment(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<AssignmentId>,
+) -> Result<Json<AssignmentView>, ApiError> {
+    let found = assignment::find(&app.db, teacher.0, id).await?;
+    let work = assignment::work(&app.db, teacher.0, id).await?;
+    Ok(Json(AssignmentView {
+        class: found.class,
+        assignment: found.into(),
+        work: work.into_iter().map(HandedWork::from).collect(),
+    }))
+}
+
+/// Changes what holds for an assignment.
+#[utoipa::path(put, path = "/api/assignments/{id}", params(("id" = u64, Path)),
+    request_body = AssignmentRules,
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn change_assignment(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<AssignmentId>,
+    Body(rules): Body<AssignmentRules>,
+) -> Result<StatusCode, ApiError> {
+    if rules.hints > STRONGEST_HINT {
+        return Err(ApiError::bad(STRENGTHS));
+    }
+    assignment::set(&app.db, teacher.0, id, rules).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Takes an assignment back, with all that was written for it.
+#[utoipa::path(delete, path = "/api/assignments/{id}", params(("id" = u64, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn take_assignment_back(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<AssignmentId>,
+) -> Result<StatusCode, ApiError> {
+    assignment::remove(&app.db, teacher.0, id).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Whose work is given back.
+#[derive(Deserialize, ToSchema)]
+struct GivenBack {
+    /// One desk; absent for all that were handed in.
+    #[serde(default)]
+    desk: Option<DeskId>,
+}
+
+/// How many were given back.
+#[derive(Serialize, ToSchema)]
+struct CountGivenBack {
+    count: u64,
+}
+
+/// Gives back what was handed in: its students see marks, remarks and the key.
+#[utoipa::path(post, path = "/api/assignments/{id}/give-back", params(("id" = u64, Path)),
+    request_body = GivenBack,
+    responses((status = 200, body = CountGivenBack), (status = "default", body = Failure)))]
+async fn give_back(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<AssignmentId>,
+    Body(which): Body<GivenBack>,
+) -> Result<Json<CountGivenBack>, ApiError> {
+    let now = session::now();
+    let count = assignment::give_back(&app.db, teacher.0, id, which.desk, now).await?;
+    Ok(Json(CountGivenBack { count }))
+}
+
+/// Lets a student write on: what was handed in is open again.
+#[utoipa::path(post, path = "/api/assignments/{id}/desks/{desk}/open",
+    params(("id" = u64, Path), ("desk" = u64, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn open_desk_again(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path((id, desk)): Path<(AssignmentId, DeskId)>,
+) -> Result<StatusCode, ApiError> {
+    assignment::open_again(&app.db, teacher.0, id, desk).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// What is said of a rung.
+#[derive(Deserialize, ToSchema)]
+struct RungRemark {
+    /// `right`, `partly`, `again`, or none.
+    #[serde(default)]
+    mark: Option<String>,
+    /// In words; none or empty for nothing.
+    #[serde(default)]
+    remark: Option<String>,
+}
+
+/// Says something of a rung that a student wrote on.
+#[utoipa::path(put, path = "/api/assignments/{id}/desks/{desk}/rungs/{rung}",
+    params(("id" = u64, Path), ("desk" = u64, Path), ("rung" = u16, Path)),
+    request_body = RungRemark,
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn say_of_rung(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path((id, desk, rung)): Path<(AssignmentId, DeskId, u16)>,
+    Body(said): Body<RungRemark>,
+) -> Result<StatusCode, ApiError> {
+    if said.mark.as_deref().is_some_and(|mark| !MARKS.contains(&mark)) {
+        return Err(ApiError::bad("A mark is “right”, “partly” or “again”."));
+    }
+    let remark = said.remark.map(|text| text.trim().to_owned()).filter(|text| !text.is_empty());
+    if remark
+        .as_ref()
+        .is_some_and(|text| text.chars().count() > LONGEST_REMARK || !is_visible(text))
+    {
+        return Err(ApiError::bad("A remark has at most 400 letters."));
+    }
+    let new = Remark { desk, rung, mark: said.mark, remark };
+    assignment::say(&app.db, teacher.0, id, &new).await?;
+    Ok(StatusCode::NO_CONTENT)
+}

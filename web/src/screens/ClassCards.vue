@@ -1,0 +1,77 @@
+<script setup lang="ts">
+/** The cards of a class, to be printed and cut: the page, the name, the code. */
+import { ElButton } from 'element-plus'
+import { computed, onMounted, ref } from 'vue'
+import { api, reply, type ClassView } from '@/api/client'
+import FailureNote from '@/components/FailureNote.vue'
+import { useCall } from '@/composables/useCall'
+import { classWords } from '@/words/class'
+
+const props = defineProps<{ id: number }>()
+const view = ref<ClassView>()
+const { failure, call } = useCall()
+const page = computed(() => (view.value ? `${location.host}${view.value.page}` : ''))
+onMounted(() => call(reply(api.GET('/api/classes/{id}', { params: { path: { id: props.id } } })), (found) => (view.value = found)))
+const print = (): void => window.print()
+</script>
+
+<template>
+  <main class="page sheet">
+    <div class="screen">
+      <router-link :to="{ name: 'class', params: { id } }">{{ view?.title }}</router-link>
+      <p class="soft">{{ classWords.cardsLead }}</p>
+      <el-button type="primary" size="large" @click="print">{{ classWords.print }}</el-button>
+    </div>
+    <failure-note v-if="failure" :failure="failure" />
+    <ul v-if="view" class="cards">
+      <li v-for="one in view.students.filter((s) => !s.hidden)" :key="one.id">
+        <span class="name">{{ one.name }}</span>
+        <span class="code">{{ one.code }}</span>
+        <span class="where">{{ page }}</span>
+      </li>
+    </ul>
+  </main>
+</template>
+
+<style scoped>
+.screen {
+  display: grid;
+  justify-items: start;
+  gap: 10px;
+  margin-block-end: 18px;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  gap: 4px;
+  padding: 16px;
+  border: 1px dashed var(--ink-soft);
+  break-inside: avoid;
+}
+.name {
+  font-weight: 700;
+}
+.code {
+  font-size: 1.7rem;
+  font-weight: 700;
+  letter-spacing: 0.14em;
+}
+.where {
+  overflow-wrap: anywhere;
+  font-size: 0.85rem;
+}
+@media print {
+  .screen {
+    display: none;
+  }
+  .cards {
+    grid-template-columns: repeat(3, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,20 @@
+/** What the place for an answer says. */
+export const answerWords = {
+  title: 'Your answer',
+  right: 'Right.',
+  notYet: 'Not yet.',
+  number: 'Your answer',
+  unit: 'Its unit',
+  base: (base: number): string => `in base ${base}`,
+  rounded: (how: string): string => `To ${how}.`,
+  choose: 'Choose one',
+  judged: (word: string): string => (word === 'true' ? 'True' : word === 'false' ? 'False' : word),
+  because: 'Because …',
+  whichLine: 'Which line breaks?',
+  allHold: 'Every line holds',
+  shouldBe: (line: number): string => `Line ${line} as it should be`,
+  inOrder: 'In your order',
+  tapInOrder: 'Tap them in order.',
+  takeBack: (item: string): string => `Take ${item} back`,
+  cell: (head: string): string => `Cell: ${head}`,
+}
