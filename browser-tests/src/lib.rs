@@ -8,7 +8,7 @@ mod browser;
 mod program;
 
 pub use browser::Browser;
-pub use program::Program;
+pub use program::{Program, lesson_of};
 
 /// How long anything may take before a test gives up, in seconds.
 pub const PATIENCE_S: u64 = 30;

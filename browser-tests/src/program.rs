@@ -63,6 +63,15 @@ impl Program {
     }
 }
 
+/// The lesson that a ladder of the demo world hangs on.
+///
+/// # Panics
+/// When it hangs on none.
+#[must_use]
+pub fn lesson_of(ladder: &store::ladder::KeptLadder) -> store::LessonId {
+    ladder.lesson.expect("it hangs on a lesson")
+}
+
 impl Drop for Program {
     fn drop(&mut self) {
         // It may be gone already.

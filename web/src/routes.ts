@@ -34,6 +34,7 @@ export const router = createRouter({
       meta: { teacher: true },
     },
     { path: '/class/:link', name: 'own', component: () => import('@/screens/StudentClass.vue'), props: true, meta: { bare: true } },
+    { path: '/shared/:link', name: 'shared', component: () => import('@/screens/SharedView.vue'), props: true, meta: { bare: true } },
     { path: '/account', name: 'account', component: () => import('@/screens/Account.vue'), meta: { teacher: true } },
     { path: '/administer', name: 'administer', component: () => import('@/screens/Administer.vue'), meta: { teacher: true } },
     {
@@ -56,6 +57,25 @@ export const router = createRouter({
       component: () => import('@/screens/BesideWall.vue'),
       props: (to) => ({ id: Number(to.params.id) }),
       meta: { teacher: true, bare: true },
+    },
+    {
+      path: '/ladder',
+      name: 'own-ladder',
+      component: () => import('@/screens/LadderBench.vue'),
+      meta: { teacher: true },
+    },
+    {
+      path: '/problem',
+      name: 'problem',
+      component: () => import('@/screens/WorkingBench.vue'),
+      meta: { teacher: true },
+    },
+    {
+      path: '/classes/:id(\\d+)/results',
+      name: 'results',
+      component: () => import('@/screens/Results.vue'),
+      props: (to) => ({ id: Number(to.params.id), assignment: to.query.assignment ? Number(to.query.assignment) : undefined }),
+      meta: { teacher: true },
     },
     {
       path: '/lessons/:id(\\d+)/ladder',

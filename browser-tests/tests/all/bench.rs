@@ -1,6 +1,6 @@
 //! The ladder bench, as a teacher works on it: locked, changed, undone, kept, printed in versions.
 
-use browser_tests::{Browser, Program};
+use browser_tests::{Browser, Program, lesson_of};
 use serde_json::Value;
 
 async fn bench() -> (Program, Browser, String) {
@@ -8,7 +8,7 @@ async fn bench() -> (Program, Browser, String) {
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;
     let (_, ladder) = program.demo_ladder().await;
-    let path = format!("/lessons/{}/ladder", ladder.lesson);
+    let path = format!("/lessons/{}/ladder", lesson_of(&ladder));
     browser.go(&format!("{}{path}", program.url)).await;
     browser.see_text("Choose at least one skill.").await;
     (program, browser, path)

@@ -33,7 +33,7 @@ async fn a_new_teacher_makes_an_account_and_a_class_of_twelve() {
     let good = "four plain words";
     browser.fill("Password", good).await;
     browser.press("Make my account").await;
-    browser.see_text("Nothing stands here yet.").await;
+    browser.see_text("What would you like to do?").await;
     browser.click_text("Classes").await;
     browser.see_text("No class yet.").await;
     browser.fill("Name of the class", "7b").await;
@@ -49,6 +49,18 @@ async fn a_new_teacher_makes_an_account_and_a_class_of_twelve() {
     browser.click_text("Print the cards").await;
     browser.until("document.querySelectorAll('.cards li').length === 12").await;
     browser.see_text("/class/").await;
+    // A sheet to print: from the shelf four taps, and the page is there. Every tap is counted in the page itself.
+    browser.click_text("Honey Ladder").await;
+    browser.see_text("What would you like to do?").await;
+    browser.run("window.taps = 0; addEventListener('click', () => (window.taps += 1), true)").await;
+    browser.click("//main//button[.//strong[. = 'Print a sheet now']]").await;
+    browser.click("//button[@aria-label = 'Grade 8']").await;
+    browser.press("The theorem of Pythagoras").await;
+    browser.see_text("Print the sheet").await;
+    let sheet = browser.ask("document.querySelector('a.print').getAttribute('href')").await;
+    assert_eq!(browser.ask("window.taps").await, 3, "and the fourth one prints");
+    let words = browser.words_of_pdf(sheet.as_str().expect("an address")).await;
+    assert!(words.contains("Pythagoras") && words.contains("10"), "{words}");
     browser.close().await;
 }
 
@@ -146,4 +158,99 @@ async fn a_forgotten_password_is_set_anew_by_the_outbox() {
     browser.press("Sign in").await;
     browser.see_text("Your shelf").await;
     browser.close().await;
+}
+
+#[tokio::test]
+async fn results_lead_to_the_next_ladder_which_is_given_in_a_tap() {
+    let program = Program::start().await;
+    let db = &program.scratch.db;
+    let orla = store::teacher::by_sign_in(db, "orla").await.expect("the demo teacher").id;
+    let class = store::class::of_teacher(db, orla).await.expect("classes").remove(0);
+    let browser = Browser::open(1280, 900).await;
+    browser.sign_in(&program.url).await;
+    browser.go(&format!("{}/classes/{}", program.url, class.id)).await;
+    browser.click_text("Results").await;
+    browser.until("document.querySelectorAll('.results tbody tr').length === 8").await;
+    // The numbers stand in the cells: nobody has to tell them by their shade.
+    browser
+        .until("/^\\d+\\/\\d+$/.test(document.querySelector('.results tfoot td').innerText)")
+        .await;
+    browser.see_text("Slips that were seen").await;
+    browser
+        .click("//label[contains(@class, 'el-radio-button')][normalize-space(.) = 'Rung']")
+        .await;
+    browser.see("//thead//th[contains(normalize-space(.), 'Rung 1')]").await;
+    browser.press("Make it").await;
+    browser.see("//*[contains(@class, 'why')]").await;
+    browser.until("document.querySelectorAll('.next .rung').length >= 4").await;
+    browser.press("Give it").await;
+    browser.see_text("0 of 8 handed in").await;
+    browser.see_text("Next for 7b").await;
+    browser.until("document.documentElement.scrollWidth <= window.innerWidth").await;
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn a_colleague_copies_by_link_and_another_edits_together_with_the_owner() {
+    let program = Program::start().await;
+    let db = &program.scratch.db;
+    let hash = server::password::hash("heather-and-clover").expect("hashed");
+    for name in ["bo", "cy"] {
+        store::teacher::create(db, name, name, &hash).await.expect("kept");
+    }
+    let owner = Browser::open(1280, 900).await;
+    owner.sign_in(&program.url).await;
+    owner.click("//a[contains(@class, 'lesson')]").await;
+    let title = owner.see("//h1").await.text().await.expect("a title");
+    let lesson = owner.ask("location.pathname").await;
+    let lesson = lesson.as_str().expect("a path").to_owned();
+    for kind in ["To copy", "To edit it together"] {
+        owner.press("Share").await;
+        owner.click(&format!("//label[contains(@class, 'el-radio')][contains(., '{kind}')]")).await;
+        owner.press("Make the link").await;
+        let short = if kind == "To copy" { "to copy" } else { "to edit together" };
+        owner.see(&format!("//li//strong[. = '{short}']")).await;
+        owner.keys("\u{e00c}").await; // escape
+        owner.until("!document.querySelector('.el-overlay:not([style*=\"none\"])')").await;
+    }
+    let id: u64 = lesson.rsplit('/').next().and_then(|id| id.parse().ok()).expect("an id");
+    let orla = store::teacher::by_sign_in(db, "orla").await.expect("the demo teacher").id;
+    let what = store::share::Shared::Lesson(store::LessonId(id));
+    let links = store::share::of(db, orla, what).await.expect("two links");
+    let page = |at: usize| format!("{}/shared/{}", program.url, links[at].link);
+
+    // Without an account it can be read, on a phone too.
+    let phone = Browser::open_phone().await;
+    phone.go(&page(0)).await;
+    phone.see(&format!("//h1[. = '{title}']")).await;
+    phone.until("document.querySelectorAll('.slide').length > 3").await;
+    phone.until("document.documentElement.scrollWidth <= window.innerWidth").await;
+    phone.click_text("Sign in to take a copy").await;
+    phone.fill("Sign-in name", "bo").await;
+    phone.fill("Password", "heather-and-clover").await;
+    phone.press("Sign in").await;
+    phone.press("Take a copy").await;
+    phone.see_text("Copied from Orla Fenwick").await;
+    phone.close().await;
+
+    let second = Browser::open(1280, 900).await;
+    second.go(&format!("{}/sign-in?to={}", program.url, &page(1)[program.url.len()..])).await;
+    second.fill("Sign-in name", "cy").await;
+    second.fill("Password", "heather-and-clover").await;
+    second.press("Sign in").await;
+    second.press("Edit it together").await;
+    second.see_text("you edit it together").await;
+    // What one of them saves, the other finds; who saves on top of it is told.
+    second.click("//button[contains(., 'Plan')]").await;
+    second.until("document.querySelector('main textarea, main input') !== null").await;
+    let kept = store::lesson::find(db, orla, store::LessonId(id)).await.expect("there");
+    let mut changed = kept.lesson.clone();
+    changed.title = "Changed by its owner".into();
+    let revision = kept.revision;
+    store::lesson::save(db, orla, store::LessonId(id), revision, &changed).await.expect("saved");
+    second.click("//button[contains(., 'Slides')]").await;
+    second.press("Add a slide").await;
+    second.see_text("changed in another window").await;
+    second.close().await;
+    owner.close().await;
 }

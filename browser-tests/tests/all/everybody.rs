@@ -1,7 +1,7 @@
 //! For everybody: small phones, the keyboard alone, names for those who listen, no broken policy.
 
 use browser_tests::access::broken_rules;
-use browser_tests::{Browser, Program};
+use browser_tests::{Browser, Program, lesson_of};
 
 async fn signed_in(program: &Program, browser: Browser) -> Browser {
     browser.sign_in(&program.url).await;
@@ -43,7 +43,7 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.see("//*[@role = 'option']").await;
         check(&browser, "everything that can be done").await;
         browser.keys("\u{e00c}").await;
-        browser.go(&format!("{}/lessons/{}", program.url, ladder.lesson)).await;
+        browser.go(&format!("{}/lessons/{}", program.url, lesson_of(&ladder))).await;
         browser.see_text("The phases fill the lesson.").await;
         check(&browser, "a lesson").await;
         browser.press("Work on it").await;
@@ -68,7 +68,7 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.press("History").await;
         browser.see_text("What the lesson was").await;
         check(&browser, "the history").await;
-        browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, ladder.lesson)).await;
+        browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, lesson_of(&ladder))).await;
         browser.see_text("Slide 2 of").await;
         check(&browser, "the wall").await;
         browser.keys("n").await;
@@ -79,14 +79,14 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.keys("s").await;
         browser.see_text("Wipe the board").await;
         check(&browser, "the spare board").await;
-        browser.go(&format!("{}/lessons/{}/beside", program.url, ladder.lesson)).await;
+        browser.go(&format!("{}/lessons/{}/beside", program.url, lesson_of(&ladder))).await;
         browser.see_text("this one follows it").await;
         check(&browser, "the window beside the wall").await;
-        browser.go(&format!("{}/lessons/{}/ladder", program.url, ladder.lesson)).await;
+        browser.go(&format!("{}/lessons/{}/ladder", program.url, lesson_of(&ladder))).await;
         browser.click_text("Linear equations").await;
         browser.until("document.querySelectorAll('.rungs .number').length === 9").await;
         check(&browser, "the ladder bench").await;
-        browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
+        browser.go(&format!("{}/lessons/{}/working", program.url, lesson_of(&ladder))).await;
         browser.see_text("The working will stand here").await;
         check(&browser, "the empty working bench").await;
         browser.fill("Problem", "3(2x - 5) = 27").await;
@@ -124,9 +124,9 @@ async fn the_page_breaks_no_policy_and_fetches_nothing_from_elsewhere() {
     let browser = signed_in(&program, Browser::open(1280, 900).await).await;
     for path in [
         "/".to_owned(),
-        format!("/lessons/{}", ladder.lesson),
-        format!("/lessons/{}/show?slide=2", ladder.lesson),
-        format!("/lessons/{}/working", ladder.lesson),
+        format!("/lessons/{}", lesson_of(&ladder)),
+        format!("/lessons/{}/show?slide=2", lesson_of(&ladder)),
+        format!("/lessons/{}/working", lesson_of(&ladder)),
         format!("/ladders/{}", ladder.id),
         format!("/desk/{}", ladder.link),
     ] {
@@ -154,7 +154,7 @@ async fn the_wall_is_worked_with_the_keyboard_alone() {
     let program = Program::start().await;
     let (_, ladder) = program.demo_ladder().await;
     let browser = signed_in(&program, Browser::open(1280, 900).await).await;
-    browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, ladder.lesson)).await;
+    browser.go(&format!("{}/lessons/{}/show?slide=2", program.url, lesson_of(&ladder))).await;
     browser.see_text("Slide 2 of 6").await;
     let spoken = "document.querySelector('.wall [aria-live]').innerText";
     browser.until(&format!("{spoken}.startsWith('n over 6')")).await;
@@ -181,8 +181,8 @@ async fn the_dark_page_is_as_readable() {
     browser.until("matchMedia('(prefers-color-scheme: dark)').matches").await;
     for (path, sign) in [
         ("/".to_owned(), "Equations in balance"),
-        (format!("/lessons/{}", ladder.lesson), "The phases fill the lesson."),
-        (format!("/lessons/{}/working", ladder.lesson), "The working will stand here"),
+        (format!("/lessons/{}", lesson_of(&ladder)), "The phases fill the lesson."),
+        (format!("/lessons/{}/working", lesson_of(&ladder)), "The working will stand here"),
         (format!("/ladders/{}", ladder.id), "Print the full key"),
     ] {
         browser.go(&format!("{}{path}", program.url)).await;

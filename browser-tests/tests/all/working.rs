@@ -1,7 +1,7 @@
 //! The working bench, as a teacher makes an example on it: worked, changed, checked, given blanks and a slip, varied, and
 //! put on a slide, where the class sees it step by step.
 
-use browser_tests::{Browser, Program};
+use browser_tests::{Browser, Program, lesson_of};
 use serde_json::Value;
 use store::LessonId;
 
@@ -14,9 +14,9 @@ async fn bench() -> (Program, Browser, LessonId) {
     let browser = Browser::open(1280, 943).await;
     browser.sign_in(&program.url).await;
     let (_, ladder) = program.demo_ladder().await;
-    browser.go(&format!("{}/lessons/{}/working", program.url, ladder.lesson)).await;
+    browser.go(&format!("{}/lessons/{}/working", program.url, lesson_of(&ladder))).await;
     browser.led_into_field().await;
-    (program, browser, ladder.lesson)
+    (program, browser, lesson_of(&ladder))
 }
 
 async fn begin(browser: &Browser, problem: &str) {

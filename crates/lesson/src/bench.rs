@@ -17,6 +17,7 @@ pub use weight::weight;
 
 use serde::{Deserialize, Serialize};
 use skills::CATALOGUE_VERSION;
+use skills::ids::Methods;
 use skills::ladder::{Ladder, LadderOrder, MOST_RUNGS, NoLadder, Rung};
 use skills::typed::NoWorking;
 use utoipa::ToSchema;
@@ -85,6 +86,22 @@ impl Plan {
         Ok(Ladder { version: CATALOGUE_VERSION, seed: self.order.seed, rungs: self.made()? })
     }
 
+    /// The same ladder worked by a class's methods, where the plan asks for none of its own; none where that changes
+    /// nothing.
+    #[must_use]
+    pub fn taught(&self, methods: &Methods) -> Option<Self> {
+        let mut plan = self.clone();
+        if plan.order.method.is_none() {
+            plan.order.methods.clone_from(methods);
+            for placed in &mut plan.rungs {
+                if let Source::Drawn(drawn) = &mut placed.source {
+                    drawn.method = methods.get(&drawn.skill).copied().or(drawn.method);
+                }
+            }
+        }
+        (plan.rungs != self.rungs).then_some(plan)
+    }
+
     fn find(&self, key: u32) -> Result<usize, Refused> {
         let at = self.rungs.iter().position(|placed| placed.key == key);
         at.ok_or_else(|| Refused::because("This rung is no longer on the bench."))
@@ -94,6 +111,6 @@ impl Plan {
         let at = at.min(self.rungs.len());
         let key = self.next_key;
         self.next_key = self.next_key.saturating_add(1);
-        self.rungs.insert(at, Placed { key, source, locked: false, wording: None });
+        self.rungs.insert(at, Placed { key, source, locked: false, wording: None, why: None });
     }
 }

@@ -110,6 +110,28 @@ fn fits(text: &str, most: usize) -> bool {
 }
 
 impl Lesson {
+    /// The id of the skill that most of its worked examples and problems are of; none where no skill is taught.
+    #[must_use]
+    pub fn skill(&self) -> Option<String> {
+        let blocks = self.slides.iter().flat_map(|slide| &slide.blocks);
+        let of_block = |block: &Block| match block {
+            Block::WorkedExample(shown) => {
+                shown.example.drawn.as_ref().map(|drawn| drawn.skill.clone())
+            }
+            Block::Practice(practice) => Some(practice.rung.skill.clone()),
+            _ => None,
+        };
+        let mut counts: Vec<(String, usize)> = Vec::new();
+        for skill in blocks.filter_map(of_block).filter(|id| skills::find(id).is_some()) {
+            match counts.iter_mut().find(|(known, _)| *known == skill) {
+                Some((_, count)) => *count += 1,
+                None => counts.push((skill, 1)),
+            }
+        }
+        // The first one of those that come most often.
+        counts.into_iter().rev().max_by_key(|(_, count)| *count).map(|(skill, _)| skill)
+    }
+
     /// A new lesson with its phases set out over its minutes and a first slide that says what it is for.
     ///
     /// # Errors

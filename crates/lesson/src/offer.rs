@@ -85,7 +85,7 @@ impl Maker {
     fn practice(&mut self, skill: &str, stage: Stage, index: usize) -> Option<Block> {
         let (drawn, rung) = self.draw(skill, stage, index)?;
         let source = Source::Drawn(drawn);
-        let source = Placed { key: 1, source, locked: false, wording: None };
+        let source = Placed { key: 1, source, locked: false, wording: None, why: None };
         Some(Block::Practice(PracticeBlock { source: Box::new(source), rung: Box::new(rung) }))
     }
 

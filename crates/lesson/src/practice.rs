@@ -46,7 +46,7 @@ impl PracticeOrder {
     /// # Errors
     /// [`BadLesson`] when there is no such problem, with what to do.
     pub fn block(self) -> Result<Block, BadLesson> {
-        let said = |source| Placed { key: 1, source, locked: false, wording: None };
+        let said = |source| Placed { key: 1, source, locked: false, wording: None, why: None };
         match self {
             Self::Typed { problem } => {
                 let placed = said(Source::Typed { problem, stage: Stage::Grip });

@@ -1,4 +1,4 @@
-//! Turns lessons, ladders and keys into files. So far: PDF, by Typst, embedded.
+//! Turns lessons, ladders, keys and results into files: PDF by Typst, embedded, and spreadsheets.
 //!
 //! What belongs here: pages built from values. What people typed reaches Typst as text or as our own
 //! expression tree in one JSON value, never as code. What never does: HTTP, SQL, rules of mathematics.
@@ -7,5 +7,6 @@ mod engine;
 mod inline;
 mod math;
 pub mod sheets;
+pub mod tables;
 
 pub use engine::{PaperError, Pdf, Standard};

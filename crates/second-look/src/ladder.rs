@@ -75,7 +75,7 @@ mod tests {
                 seed: 11,
                 method: None,
                 numbers: skills::ladder::Numbers::default(),
-                world: None,
+                ..LadderOrder::default()
             };
             let ladder = Ladder::make(&order).expect("a ladder");
             assert_eq!(look_at_ladder(&ladder), [], "{}", card.id);
@@ -92,7 +92,7 @@ mod tests {
             seed: 1,
             method: None,
             numbers: skills::ladder::Numbers::default(),
-            world: None,
+            ..LadderOrder::default()
         };
         let mut ladder = Ladder::make(&order).expect("a ladder");
         ladder.rungs[1] = ladder.rungs[0].clone();

@@ -103,7 +103,7 @@ fn sheets() -> Vec<(String, String)> {
                 seed: 7,
                 method: None,
                 numbers: Numbers::default(),
-                world: None,
+                ..LadderOrder::default()
             };
             let ladder = Ladder::make(&order).expect("a ladder");
             let mut sheet = format!("# {id}\n\n");

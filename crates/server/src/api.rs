@@ -30,6 +30,8 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::desks::router())
         .merge(routes::classes::router())
         .merge(routes::assignments::router())
+        .merge(routes::results::router())
+        .merge(routes::sharing::router())
         .merge(routes::students::router())
         .route("/api/{*rest}", axum::routing::any(routes::nothing_here))
 }

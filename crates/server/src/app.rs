@@ -9,7 +9,7 @@ use std::path::PathBuf;
 use std::sync::Arc;
 use std::time::Duration;
 use store::audit::{self, Event};
-use store::{Db, StoreError, TeacherId};
+use store::{Db, LessonId, StoreError, TeacherId};
 use utoipa::ToSchema;
 
 /// The setting of who may make an account.
@@ -96,6 +96,15 @@ impl App {
     ) -> Result<(), StoreError> {
         let now = crate::session::now();
         audit::write(&self.db, event, teacher, name, &address.to_string(), now).await
+    }
+
+    /// On whose behalf a teacher works at a lesson: its owner's, when it is theirs or they were let in to edit it.
+    pub(crate) async fn editor(
+        &self,
+        teacher: SignedIn,
+        lesson: LessonId,
+    ) -> Result<TeacherId, StoreError> {
+        store::share::edited_by(&self.db, teacher.0, lesson).await
     }
 
     /// Does for a teacher what takes some computing, away from the threads that answer requests.

@@ -5,10 +5,10 @@
 use crate::SKILLS;
 use serde::de::{Deserialize, Deserializer, Error};
 use std::borrow::Cow;
-use std::collections::BTreeSet;
+use std::collections::{BTreeMap, BTreeSet};
 use std::sync::LazyLock;
 use teaching::ids::{self, MethodId, SlipId};
-use teaching::slips::SLIPS;
+use teaching::slips::{SLIPS, Slip};
 use teaching::stored::one_of;
 use utoipa::openapi::{RefOr, Schema};
 use utoipa::{PartialSchema, ToSchema};
@@ -35,6 +35,13 @@ pub fn slip_named(id: &str) -> Option<SlipId> {
     ALL_SLIPS.iter().find(|slip| slip.as_str() == id).copied()
 }
 
+/// The slip itself: what it says to students and to teachers.
+#[must_use]
+pub fn slip_of(id: SlipId) -> Option<&'static dyn Slip> {
+    let of_skills = SKILLS.iter().flat_map(|skill| skill.slips());
+    of_skills.chain(SLIPS).copied().find(|slip| slip.id() == id)
+}
+
 /// Reads a method.
 ///
 /// # Errors
@@ -52,6 +59,24 @@ pub fn method_if_any<'de, D: Deserializer<'de>>(from: D) -> Result<Option<Method
     let Some(id) = Option::<String>::deserialize(from)? else { return Ok(None) };
     let found = method_named(&id);
     found.map(Some).ok_or_else(|| D::Error::custom(format!("there is no method “{id}”")))
+}
+
+/// The method of each skill, by the skill's id: what a class is taught where it is not the usual way.
+pub type Methods = BTreeMap<String, MethodId>;
+
+/// Reads the methods of skills.
+///
+/// # Errors
+/// An id that no method has.
+pub fn methods<'de, D: Deserializer<'de>>(from: D) -> Result<Methods, D::Error> {
+    let named = BTreeMap::<String, String>::deserialize(from)?;
+    let known = named.into_iter().map(|(skill, id)| {
+        let found = method_named(&id);
+        found
+            .map(|method| (skill, method))
+            .ok_or_else(|| D::Error::custom(format!("there is no method “{id}”")))
+    });
+    known.collect()
 }
 
 /// Reads a slip.

@@ -9,6 +9,7 @@ mod numbers;
 mod retold;
 
 use crate::CATALOGUE_VERSION;
+use crate::ids::Methods;
 use algebra::form::Form;
 use algebra::number::show;
 use algebra::write::{latex, latex_line, text_line};
@@ -50,6 +51,14 @@ pub struct LadderOrder {
     #[serde(default, deserialize_with = "crate::ids::method_if_any")]
     #[schema(value_type = Option<crate::ids::MethodName>)]
     pub method: Option<MethodId>,
+    /// The method of each skill where `method` is absent: what the class is taught.
+    #[serde(
+        default,
+        skip_serializing_if = "Methods::is_empty",
+        deserialize_with = "crate::ids::methods"
+    )]
+    #[schema(value_type = std::collections::BTreeMap<String, crate::ids::MethodName>)]
+    pub methods: Methods,
     /// What its numbers may be.
     #[serde(default)]
     pub numbers: Numbers,

@@ -1,8 +1,12 @@
 //! Assignments: a ladder given to a class, and the desks of its students.
 
 use crate::desk::Desk;
-use crate::ladder::{KeptLadder, STRONGEST_HINT};
+use crate::ladder::{self, KeptLadder, STRONGEST_HINT};
 use crate::{AssignmentId, ClassId, Db, DeskId, LadderId, StoreError, StudentId, TeacherId, link};
+use ::desk::Judgement;
+use lesson::bench::Plan;
+use skills::Ladder;
+use sqlx::types::Json;
 
 /// Most assignments of one class.
 pub const MOST_ASSIGNMENTS: i64 = 400;
@@ -67,47 +71,114 @@ pub struct Assignment {
     pub rules: AssignmentRules,
     /// How many rungs it has.
     pub rungs: u16,
+    /// The student whom alone it is for.
+    pub of_student: Option<StudentId>,
 }
 
-type Row =
-    (AssignmentId, ClassId, LadderId, String, String, Option<i64>, u8, bool, String, bool, u16);
+impl Assignment {
+    /// Whether it is for that student of its class.
+    #[must_use]
+    pub fn is_for(&self, student: StudentId) -> bool {
+        self.of_student.is_none_or(|only| only == student)
+    }
+}
 
-fn assignment(row: Row) -> Assignment {
-    let (id, class, ladder, title, link, due, hints, alone, feedback, staged, rungs) = row;
-    let feedback = Feedback::named(&feedback);
-    let rules = AssignmentRules { due, hints, alone, feedback, staged };
-    Assignment { id, class, ladder, title, link, rules, rungs }
+/// What is given.
+#[derive(Debug, Clone, Copy)]
+pub enum Given<'a> {
+    /// A ladder that is kept; with the same ladder worked by the methods of the class, where they are others.
+    Kept(LadderId, Option<&'a Ladder>),
+    /// A ladder that is made for it: its title, its problems, and what it is made of.
+    New(&'a str, &'a Ladder, &'a Plan),
+}
+
+/// An assignment to be made.
+#[derive(Debug, Clone, Copy)]
+pub struct NewAssignment<'a> {
+    /// The class it is given to.
+    pub class: ClassId,
+    /// What is given.
+    pub given: Given<'a>,
+    /// The student of that class whom alone it is for.
+    pub of_student: Option<StudentId>,
+    /// What holds for it.
+    pub rules: AssignmentRules,
+}
+
+#[derive(sqlx::FromRow)]
+struct Row {
+    id: AssignmentId,
+    class: ClassId,
+    ladder: LadderId,
+    title: String,
+    link: String,
+    due: Option<i64>,
+    hints: u8,
+    alone: bool,
+    feedback: String,
+    staged: bool,
+    rungs: u16,
+    of_student: Option<StudentId>,
+}
+
+impl From<Row> for Assignment {
+    fn from(row: Row) -> Self {
+        let Row { id, class, ladder, title, link, rungs, of_student, .. } = row;
+        let feedback = Feedback::named(&row.feedback);
+        let Row { due, hints, alone, staged, .. } = row;
+        let rules = AssignmentRules { due, hints, alone, feedback, staged };
+        Self { id, class, ladder, title, link, rules, rungs, of_student }
+    }
 }
 
 const COLUMNS: &str = "assignment.id, assignment.class, assignment.ladder, ladder.title,
     assignment.link, assignment.due, assignment.hints, assignment.alone, assignment.feedback,
-    assignment.staged, ladder.rungs";
+    assignment.staged, ladder.rungs, assignment.of_student";
 
-/// Gives a ladder to a class, both of the same teacher.
+/// Gives a ladder to a class, both of the same teacher; a ladder that is made for it is kept with it, or neither is.
 ///
 /// # Errors
-/// [`StoreError::NotFound`] when one of them is not theirs, [`StoreError::Full`] past [`MOST_ASSIGNMENTS`].
+/// [`StoreError::NotFound`] when one of them is not theirs, or the student is not in the class, [`StoreError::Full`] past
+/// [`MOST_ASSIGNMENTS`] or where there is no room for the ladder.
 pub async fn create(
     db: &Db,
     owner: TeacherId,
-    class: ClassId,
-    ladder: LadderId,
-    rules: AssignmentRules,
+    new: NewAssignment<'_>,
 ) -> Result<AssignmentId, StoreError> {
+    let NewAssignment { class, given, of_student, rules } = new;
     let mut transaction = db.begin().await?;
-    let sql = "SELECT class.id FROM class JOIN ladder ON ladder.owner = class.owner
-               WHERE class.id = ? AND class.owner = ? AND ladder.id = ? FOR UPDATE";
-    let query = sqlx::query_scalar(sql).bind(class).bind(owner).bind(ladder);
+    let sql = "SELECT id FROM class WHERE id = ? AND owner = ? FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(class).bind(owner);
     let found: Option<ClassId> = query.fetch_optional(&mut *transaction).await?;
     found.ok_or(StoreError::NotFound)?;
+    if let Some(student) = of_student {
+        let sql = "SELECT id FROM student WHERE id = ? AND class = ?";
+        let query = sqlx::query_scalar(sql).bind(student).bind(class);
+        let found: Option<StudentId> = query.fetch_optional(&mut *transaction).await?;
+        found.ok_or(StoreError::NotFound)?;
+    }
     let sql = "SELECT COUNT(*) FROM assignment WHERE class = ?";
     let count: i64 = sqlx::query_scalar(sql).bind(class).fetch_one(&mut *transaction).await?;
     if count >= MOST_ASSIGNMENTS {
         return Err(StoreError::Full);
     }
-    let sql = "INSERT INTO assignment (class, ladder, link, due, hints, alone, feedback, staged)
-               VALUES (?, ?, ?, ?, ?, ?, ?, ?)";
-    let query = sqlx::query(sql).bind(class).bind(ladder).bind(link()).bind(rules.due);
+    let (ladder, document) = match given {
+        Given::Kept(ladder, document) => {
+            let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
+            let query = sqlx::query_scalar(sql).bind(ladder).bind(owner);
+            let found: Option<LadderId> = query.fetch_optional(&mut *transaction).await?;
+            (found.ok_or(StoreError::NotFound)?, document)
+        }
+        Given::New(title, ladder, plan) => {
+            let plan = Some(plan);
+            (ladder::insert(&mut transaction, owner, None, title, ladder, plan).await?, None)
+        }
+    };
+    let sql = "INSERT INTO assignment
+                 (class, ladder, document, of_student, link, due, hints, alone, feedback, staged)
+               VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+    let query = sqlx::query(sql).bind(class).bind(ladder).bind(document.map(Json));
+    let query = query.bind(of_student).bind(link()).bind(rules.due);
     let query = query.bind(rules.hints.min(STRONGEST_HINT)).bind(rules.alone);
     let query = query.bind(rules.feedback.name()).bind(rules.staged);
     let id = AssignmentId(query.execute(&mut *transaction).await?.last_insert_id());
@@ -164,7 +235,7 @@ pub async fn find(db: &Db, owner: TeacherId, id: AssignmentId) -> Result<Assignm
     );
     let query = sqlx::query_as(sqlx::AssertSqlSafe(sql)).bind(id).bind(owner);
     let row: Option<Row> = query.fetch_optional(db).await?;
-    row.map(assignment).ok_or(StoreError::NotFound)
+    row.map(Assignment::from).ok_or(StoreError::NotFound)
 }
 
 /// The assignments of a class, the latest first.
@@ -178,7 +249,7 @@ pub async fn of_class(db: &Db, class: ClassId) -> Result<Vec<Assignment>, StoreE
     );
     let query = sqlx::query_as(sqlx::AssertSqlSafe(sql)).bind(class);
     let rows: Vec<Row> = query.fetch_all(db).await?;
-    Ok(rows.into_iter().map(assignment).collect())
+    Ok(rows.into_iter().map(Assignment::from).collect())
 }
 
 /// The assignment that a link opens, with its ladder as it holds there.
@@ -192,22 +263,40 @@ pub async fn by_link(db: &Db, link: &str) -> Result<(Assignment, KeptLadder), St
     );
     let query = sqlx::query_as(sqlx::AssertSqlSafe(sql)).bind(link);
     let row: Option<Row> = query.fetch_optional(db).await?;
-    let found = row.map(assignment).filter(|found| found.link == link);
+    let found = row.map(Assignment::from).filter(|found| found.link == link);
     let found = found.ok_or(StoreError::NotFound)?;
-    let mut ladder = crate::ladder::any(db, found.ladder).await?;
-    (ladder.hints, ladder.alone) = (found.rules.hints, found.rules.alone);
+    let ladder = ladder(db, &found).await?;
     Ok((found, ladder))
+}
+
+/// The ladder of an assignment, as it was given.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when it was taken back.
+pub async fn ladder(db: &Db, given: &Assignment) -> Result<KeptLadder, StoreError> {
+    let mut kept = ladder::any(db, given.ladder).await?;
+    let sql = "SELECT document FROM assignment WHERE id = ?";
+    let query = sqlx::query_scalar(sql).bind(given.id);
+    let document: Option<Option<Json<Ladder>>> = query.fetch_optional(db).await?;
+    if let Some(Json(ladder)) = document.ok_or(StoreError::NotFound)? {
+        kept.ladder = ladder;
+    }
+    (kept.hints, kept.alone) = (given.rules.hints, given.rules.alone);
+    Ok(kept)
 }
 
 /// The desk of a student for an assignment; it is set up at the first time.
 ///
 /// # Errors
-/// [`StoreError::NotFound`] when the student is not in the class.
+/// [`StoreError::NotFound`] when the student is not in the class, or it is for somebody else.
 pub async fn desk(
     db: &Db,
     assignment: &Assignment,
     student: StudentId,
 ) -> Result<DeskId, StoreError> {
+    if !assignment.is_for(student) {
+        return Err(StoreError::NotFound);
+    }
     let who = crate::class::student(db, assignment.class, student).await?;
     let sql = "INSERT INTO desk (ladder, assignment, of_student, student, code)
                VALUES (?, ?, ?, ?, '') ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)";
@@ -374,7 +463,7 @@ pub struct Work {
     pub remarks: Vec<Remark>,
 }
 
-/// The work of every student of the class for an assignment, by name.
+/// The work of every student whom an assignment is for, by name.
 ///
 /// # Errors
 /// [`StoreError::NotFound`] when it is not theirs.
@@ -389,7 +478,7 @@ pub async fn work(db: &Db, owner: TeacherId, id: AssignmentId) -> Result<Vec<Wor
     for student in students {
         let sitting = desks.iter().find(|(_, of, ..)| *of == student.id);
         // A student who left is shown with what was written before.
-        if student.hidden && sitting.is_none() {
+        if (student.hidden && sitting.is_none()) || !found.is_for(student.id) {
             continue;
         }
         let (desk, progress, remarks) = match sitting {
@@ -403,4 +492,71 @@ pub async fn work(db: &Db, owner: TeacherId, id: AssignmentId) -> Result<Vec<Wor
         all.push(Work { student: student.id, desk, name: student.name, progress, remarks });
     }
     Ok(all)
+}
+
+/// An assignment with all that came back.
+#[derive(Debug, Clone, PartialEq)]
+pub struct CameBack {
+    /// The assignment.
+    pub assignment: Assignment,
+    /// Its ladder, as it was given.
+    pub ladder: KeptLadder,
+    /// What each student wrote who opened it.
+    pub desks: Vec<(StudentId, Progress, Vec<Written>)>,
+}
+
+/// The latest assignments of a teacher's class, at most so many, with all that came back, the first given first.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when the class is not theirs.
+pub async fn came_back(
+    db: &Db,
+    owner: TeacherId,
+    class: ClassId,
+    most: usize,
+) -> Result<Vec<CameBack>, StoreError> {
+    crate::class::find(db, owner, class).await?;
+    let mut all = Vec::new();
+    for assignment in of_class(db, class).await?.into_iter().take(most) {
+        let ladder = ladder(db, &assignment).await?;
+        let desks = written(db, assignment.id).await?;
+        all.push(CameBack { assignment, ladder, desks });
+    }
+    all.reverse();
+    Ok(all)
+}
+
+/// What the students of an assignment wrote, in one answer of the database.
+async fn written(
+    db: &Db,
+    id: AssignmentId,
+) -> Result<Vec<(StudentId, Progress, Vec<Written>)>, StoreError> {
+    type OnRung = (StudentId, Option<i64>, Option<i64>, Option<u16>, Option<Json<Judgement>>);
+    let sql = "SELECT desk.of_student, desk.handed_in, desk.given_back, desk_rung.rung,
+                 desk_rung.judgement
+               FROM desk LEFT JOIN desk_rung ON desk_rung.desk = desk.id
+               WHERE desk.assignment = ? AND desk.of_student IS NOT NULL
+               ORDER BY desk.of_student, desk_rung.rung";
+    let rows: Vec<OnRung> = sqlx::query_as(sql).bind(id).fetch_all(db).await?;
+    let mut all: Vec<(StudentId, Progress, Vec<Written>)> = Vec::new();
+    for (student, handed_in, given_back, rung, judgement) in rows {
+        if all.last().is_none_or(|(last, ..)| *last != student) {
+            all.push((student, Progress { handed_in, given_back }, Vec::new()));
+        }
+        if let (Some((.., written)), Some(rung), Some(Json(judgement))) =
+            (all.last_mut(), rung, judgement)
+        {
+            written.push(Written { rung, judgement });
+        }
+    }
+    Ok(all)
+}
+
+/// How a rung was judged.
+#[derive(Debug, Clone, PartialEq)]
+pub struct Written {
+    /// Its number, from 1.
+    pub rung: u16,
+    /// As the student was told, or will be.
+    pub judgement: Judgement,
 }

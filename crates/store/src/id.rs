@@ -40,4 +40,6 @@ id! {
     StudentId,
     /// An assignment's.
     AssignmentId,
+    /// A share's.
+    ShareId,
 }

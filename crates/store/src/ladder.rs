@@ -1,7 +1,7 @@
-//! Ladders as they were posed, each hanging on a lesson, each with the link of its Step Desk.
+//! Ladders as they were posed, on a lesson or on the shelf by themselves, each with the link of its Step Desk.
 
 use crate::page::{self, Page, cursor, numbers, small, sought};
-use crate::{Db, LadderId, LessonId, StoreError, TeacherId, link};
+use crate::{Db, LadderId, LessonId, StoreError, TeacherId, bench, link, teacher};
 use lesson::bench::Plan;
 use skills::Ladder;
 use sqlx::types::Json;
@@ -9,6 +9,8 @@ use sqlx::{MySql, Transaction};
 
 /// Most ladders of one lesson.
 pub const MOST_LADDERS: i64 = 200;
+/// Most ladders of one teacher that hang on no lesson.
+pub const MOST_OWN_LADDERS: i64 = 2_000;
 
 /// Hints come in so many strengths.
 pub const STRONGEST_HINT: u8 = 3;
@@ -18,8 +20,8 @@ pub const STRONGEST_HINT: u8 = 3;
 pub struct KeptLadder {
     /// Its id.
     pub id: LadderId,
-    /// The lesson it hangs on.
-    pub lesson: LessonId,
+    /// The lesson it hangs on, if it hangs on one.
+    pub lesson: Option<LessonId>,
     /// What it is called.
     pub title: String,
     /// Opens its Step Desk.
@@ -34,52 +36,90 @@ pub struct KeptLadder {
     pub plan: Option<Plan>,
 }
 
-type Row = (LadderId, LessonId, String, String, u8, bool, Json<Ladder>, Option<Json<Plan>>);
+type Row = (LadderId, Option<LessonId>, String, String, u8, bool, Json<Ladder>, Option<Json<Plan>>);
 
 fn kept((id, lesson, title, link, hints, alone, Json(ladder), plan): Row) -> KeptLadder {
     KeptLadder { id, lesson, title, link, hints, alone, ladder, plan: plan.map(|Json(plan)| plan) }
 }
 
-/// Hangs a new ladder on a lesson of the same owner. With the plan that it was made of, the lesson's bench is cleared.
+/// Keeps a new ladder: on a lesson of the same owner, or on the shelf by itself. With the plan that it was made of, the
+/// bench that it lay on is cleared.
 ///
 /// # Errors
-/// [`StoreError::NotFound`] when the lesson is not theirs, [`StoreError::Full`] past [`MOST_LADDERS`].
+/// [`StoreError::NotFound`] when the lesson is not theirs, [`StoreError::Full`] past [`MOST_LADDERS`] of a lesson and
+/// [`MOST_OWN_LADDERS`] of a teacher.
 pub async fn create(
     db: &Db,
     owner: TeacherId,
-    lesson: LessonId,
+    lesson: impl Into<Option<LessonId>>,
     title: &str,
     ladder: &Ladder,
     plan: Option<&Plan>,
 ) -> Result<LadderId, StoreError> {
+    let lesson = lesson.into();
     let mut transaction = db.begin().await?;
     let id = insert(&mut transaction, owner, lesson, title, ladder, plan).await?;
     if plan.is_some() {
-        let sql = "DELETE FROM bench WHERE lesson = ?";
-        sqlx::query(sql).bind(lesson).execute(&mut *transaction).await?;
+        bench::clear(&mut transaction, owner, lesson).await?;
     }
     transaction.commit().await?;
     Ok(id)
 }
 
-/// Hangs a new ladder on a lesson of the same owner.
+/// Puts a copy of a ladder on a teacher's shelf, with where it came from, in words.
+///
+/// # Errors
+/// [`StoreError::Full`] past [`MOST_OWN_LADDERS`].
+pub async fn copy(
+    db: &Db,
+    owner: TeacherId,
+    kept: &KeptLadder,
+    came_from: &str,
+) -> Result<LadderId, StoreError> {
+    let mut transaction = db.begin().await?;
+    let plan = kept.plan.as_ref();
+    let id = insert(&mut transaction, owner, None, &kept.title, &kept.ladder, plan).await?;
+    let sql = "UPDATE ladder SET came_from = ? WHERE id = ?";
+    sqlx::query(sql).bind(came_from).bind(id).execute(&mut *transaction).await?;
+    transaction.commit().await?;
+    Ok(id)
+}
+
+/// Makes sure that there is room for one more ladder on the lesson, or on the shelf, and that nobody else takes it.
+async fn room(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    lesson: Option<LessonId>,
+) -> Result<(), StoreError> {
+    let most = match lesson {
+        Some(lesson) => {
+            let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
+            let query = sqlx::query_scalar(sql).bind(lesson).bind(owner);
+            let found: Option<LessonId> = query.fetch_optional(&mut **transaction).await?;
+            found.ok_or(StoreError::NotFound)?;
+            MOST_LADDERS
+        }
+        None => {
+            teacher::lock(transaction, owner).await?;
+            MOST_OWN_LADDERS
+        }
+    };
+    let sql = "SELECT COUNT(*) FROM ladder WHERE owner = ? AND lesson <=> ?";
+    let query = sqlx::query_scalar(sql).bind(owner).bind(lesson);
+    let count: i64 = query.fetch_one(&mut **transaction).await?;
+    if count >= most { Err(StoreError::Full) } else { Ok(()) }
+}
+
+/// Keeps a new ladder within a transaction, as [`create`] does.
 pub(crate) async fn insert(
     transaction: &mut Transaction<'_, MySql>,
     owner: TeacherId,
-    lesson: LessonId,
+    lesson: Option<LessonId>,
     title: &str,
     ladder: &Ladder,
     plan: Option<&Plan>,
 ) -> Result<LadderId, StoreError> {
-    let sql = "SELECT id FROM lesson WHERE id = ? AND owner = ? FOR UPDATE";
-    let found: Option<LessonId> =
-        sqlx::query_scalar(sql).bind(lesson).bind(owner).fetch_optional(&mut **transaction).await?;
-    found.ok_or(StoreError::NotFound)?;
-    let sql = "SELECT COUNT(*) FROM ladder WHERE lesson = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(lesson).fetch_one(&mut **transaction).await?;
-    if count >= MOST_LADDERS {
-        return Err(StoreError::Full);
-    }
+    room(transaction, owner, lesson).await?;
     let sql =
         "INSERT INTO ladder (owner, lesson, title, link, document, plan, rungs, skills, words)
                VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)";
@@ -96,6 +136,56 @@ pub(crate) async fn insert(
         .execute(&mut **transaction)
         .await?;
     Ok(LadderId(done.last_insert_id()))
+}
+
+/// Hangs a teacher's ladder on a lesson of theirs, or takes it off and puts it on the shelf.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when one of them is not theirs, [`StoreError::Full`] where there is no room for it.
+pub async fn hang(
+    db: &Db,
+    owner: TeacherId,
+    id: LadderId,
+    lesson: Option<LessonId>,
+) -> Result<(), StoreError> {
+    let mut transaction = db.begin().await?;
+    room(&mut transaction, owner, lesson).await?;
+    let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(id).bind(owner);
+    let found: Option<LadderId> = query.fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    let sql = "UPDATE ladder SET lesson = ? WHERE id = ?";
+    sqlx::query(sql).bind(lesson).bind(id).execute(&mut *transaction).await?;
+    transaction.commit().await?;
+    Ok(())
+}
+
+/// Takes a teacher's ladder away, with the desks that were joined by its own link.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when it is not theirs, [`StoreError::Taken`] while it is given to a class.
+pub async fn remove(db: &Db, owner: TeacherId, id: LadderId) -> Result<(), StoreError> {
+    let mut transaction = db.begin().await?;
+    let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(id).bind(owner);
+    let found: Option<LadderId> = query.fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    let sql = "SELECT id FROM assignment WHERE ladder = ? LIMIT 1";
+    let given: Option<u64> =
+        sqlx::query_scalar(sql).bind(id).fetch_optional(&mut *transaction).await?;
+    if given.is_some() {
+        return Err(StoreError::Taken);
+    }
+    for sql in [
+        "DELETE desk_rung FROM desk_rung JOIN desk ON desk.id = desk_rung.desk WHERE desk.ladder = ?",
+        "DELETE FROM desk WHERE ladder = ?",
+        "DELETE FROM share WHERE ladder = ?",
+        "DELETE FROM ladder WHERE id = ?",
+    ] {
+        sqlx::query(sql).bind(id).execute(&mut *transaction).await?;
+    }
+    transaction.commit().await?;
+    Ok(())
 }
 
 /// What a ladder is found by, in small letters: its title, and those of its skills.
@@ -162,8 +252,8 @@ pub async fn hung(db: &Db, owner: TeacherId, lesson: LessonId) -> Result<Vec<Hun
 pub struct OnShelf {
     /// Its id.
     pub id: LadderId,
-    /// The lesson it hangs on.
-    pub lesson: LessonId,
+    /// The lesson it hangs on, if it hangs on one.
+    pub lesson: Option<LessonId>,
     /// What it is called.
     pub title: String,
     /// How many rungs it has.
@@ -173,9 +263,10 @@ pub struct OnShelf {
 }
 
 /// Its id, its lesson, its title, how many rungs, and the skills of them.
-type ShelfRow = (LadderId, LessonId, String, u16, Option<Json<Vec<String>>>);
+type ShelfRow = (LadderId, Option<LessonId>, String, u16, Option<Json<Vec<String>>>);
 
-/// A page of a teacher's ladders that hang on lessons of the shelf and hold all of these words, the newest first.
+/// A page of a teacher's ladders that hold all of these words, the newest first: those of lessons on the shelf, and those
+/// that hang on none.
 ///
 /// # Errors
 /// [`StoreError::NoSuchPage`] for a cursor that is not one of ours.
@@ -187,8 +278,8 @@ pub async fn of_teacher(
 ) -> Result<Page<OnShelf>, StoreError> {
     let [before] = after.map_or(Ok([i64::MAX]), numbers)?;
     let sql = "SELECT ladder.id, lesson, ladder.title, rungs, skills FROM ladder
-               JOIN lesson ON lesson.id = ladder.lesson
-               WHERE ladder.owner = ? AND lesson.place = 'shelf' AND ladder.id < ?
+               LEFT JOIN lesson ON lesson.id = ladder.lesson
+               WHERE ladder.owner = ? AND COALESCE(lesson.place, 'shelf') = 'shelf' AND ladder.id < ?
                  AND NOT EXISTS (
                    SELECT 1 FROM JSON_TABLE(?, '$[*]' COLUMNS (word VARCHAR(400) PATH '$')) AS sought
                    WHERE LOCATE(sought.word COLLATE utf8mb4_bin, COALESCE(ladder.words, '')) = 0)

@@ -59,6 +59,8 @@ pub struct New {
     pub images: Vec<NewImage>,
     /// Its ladders.
     pub ladders: Vec<NewLadder>,
+    /// Where it was copied from, in words.
+    pub came_from: Option<String>,
 }
 
 /// An image of a new lesson.
@@ -87,7 +89,7 @@ pub struct NewLadder {
 
 impl From<Lesson> for New {
     fn from(lesson: Lesson) -> Self {
-        Self { lesson, images: Vec::new(), ladders: Vec::new() }
+        Self { lesson, images: Vec::new(), ladders: Vec::new(), came_from: None }
     }
 }
 
@@ -187,7 +189,7 @@ pub async fn create(
     owner: TeacherId,
     new: impl Into<New>,
 ) -> Result<LessonId, StoreError> {
-    let New { mut lesson, images, ladders } = new.into();
+    let New { mut lesson, images, ladders, came_from } = new.into();
     let mut transaction = db.begin().await?;
     crate::teacher::lock(&mut transaction, owner).await?;
     let sql = "SELECT COUNT(*) FROM lesson WHERE owner = ?";
@@ -200,7 +202,8 @@ pub async fn create(
         let ImageId(id) = image::insert(&mut transaction, owner, &new.kind, &new.bytes).await?;
         kept_images.insert(new.named, id);
     }
-    let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document) VALUES (?, ?, ?, ?, ?, ?)";
+    let sql = "INSERT INTO lesson (owner, title, topic, grade, strand, document, came_from)
+               VALUES (?, ?, ?, ?, ?, ?, ?)";
     let done = sqlx::query(sql)
         .bind(owner)
         .bind(&lesson.title)
@@ -208,6 +211,7 @@ pub async fn create(
         .bind(lesson.grade)
         .bind(strand_name(lesson.strand)?)
         .bind(Json(&lesson))
+        .bind(came_from)
         .execute(&mut *transaction)
         .await?;
     let id = LessonId(done.last_insert_id());
@@ -215,7 +219,7 @@ pub async fn create(
     for new in &ladders {
         let (title, plan) = (&new.title, new.plan.as_ref());
         let LadderId(hung) =
-            ladder::insert(&mut transaction, owner, id, title, &new.ladder, plan).await?;
+            ladder::insert(&mut transaction, owner, Some(id), title, &new.ladder, plan).await?;
         kept_ladders.insert(new.named, hung);
     }
     lesson.renumber(&kept_images, &kept_ladders);

@@ -19,12 +19,14 @@ pub mod page;
 pub mod scenario;
 pub mod session;
 pub mod setting;
+pub mod share;
 mod summaries;
 pub mod teacher;
 pub mod token;
 
 pub use database::{Db, Opening, StoreError, connect, link, open};
 pub use id::{
-    AssignmentId, ClassId, DeskId, ImageId, LadderId, LessonId, ScenarioId, StudentId, TeacherId,
+    AssignmentId, ClassId, DeskId, ImageId, LadderId, LessonId, ScenarioId, ShareId, StudentId,
+    TeacherId,
 };
 pub use page::Page;

@@ -131,7 +131,7 @@ pub async fn export(db: &Db, id: TeacherId) -> Result<serde_json::Value, StoreEr
     let lessons: Vec<(u64, String, Document)> =
         sqlx::query_as(sql).bind(id).fetch_all(&mut *transaction).await?;
     let sql = "SELECT id, lesson, title, document FROM ladder WHERE owner = ? ORDER BY id";
-    let ladders: Vec<(u64, u64, String, Document)> =
+    let ladders: Vec<(u64, Option<u64>, String, Document)> =
         sqlx::query_as(sql).bind(id).fetch_all(&mut *transaction).await?;
     let sql =
         "SELECT desk.ladder, desk.student, desk_rung.rung, desk_rung.written, desk_rung.answer
@@ -145,7 +145,7 @@ pub async fn export(db: &Db, id: TeacherId) -> Result<serde_json::Value, StoreEr
         sqlx::query_as(sql).bind(id).fetch_all(&mut *transaction).await?;
     transaction.commit().await?;
     let lesson = |(id, title, Json(lesson)): (u64, String, Document)| json!({"id": id, "title": title, "lesson": lesson});
-    let ladder = |(id, lesson, title, Json(ladder)): (u64, u64, String, Document)| json!({"id": id, "lesson": lesson, "title": title, "ladder": ladder});
+    let ladder = |(id, lesson, title, Json(ladder)): (u64, Option<u64>, String, Document)| json!({"id": id, "lesson": lesson, "title": title, "ladder": ladder});
     let work = |(ladder, student, rung, Json(lines), answer): (
         u64,
         String,
@@ -194,7 +194,12 @@ pub async fn remove(db: &Db, id: TeacherId) -> Result<(), StoreError> {
            WHERE class.owner = ?",
         "DELETE student FROM student JOIN class ON class.id = student.class WHERE class.owner = ?",
         "DELETE FROM class WHERE owner = ?",
+        "DELETE lesson_editor FROM lesson_editor JOIN lesson ON lesson.id = lesson_editor.lesson
+           WHERE lesson.owner = ?",
+        "DELETE FROM lesson_editor WHERE teacher = ?",
+        "DELETE FROM share WHERE owner = ?",
         "DELETE FROM ladder WHERE owner = ?",
+        "DELETE FROM shelf_bench WHERE owner = ?",
         "DELETE bench FROM bench JOIN lesson ON lesson.id = bench.lesson WHERE lesson.owner = ?",
         "DELETE lesson_version FROM lesson_version JOIN lesson ON lesson.id = lesson_version.lesson
            WHERE lesson.owner = ?",

@@ -37,6 +37,16 @@ impl Stage {
             Self::Climb => "climb",
         }
     }
+
+    /// As it is said to teachers and students.
+    #[must_use]
+    pub const fn title(self) -> &'static str {
+        match self {
+            Self::Grip => "Grip",
+            Self::Tilt => "Tilt",
+            Self::Climb => "Climb",
+        }
+    }
 }
 
 /// The headings of the catalogue.

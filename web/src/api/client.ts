@@ -1,12 +1,24 @@
 /** Talks to the server. Nothing here throws: a reply is a value or a failure with a sentence. */
 import createClient from 'openapi-fetch'
+import type { InjectionKey } from 'vue'
 import type { components, paths } from './schema'
 import { words } from '@/words'
 
 type Schemas = components['schemas']
 export type AssignmentRules = Schemas['AssignmentRules']
 export type AssignmentView = Schemas['AssignmentView']
+export type BenchMade = Schemas['BenchMade']
 export type ClassEntry = Schemas['ClassEntry']
+export type NextView = Schemas['NextView']
+export type ResultsView = Schemas['ResultsView']
+export type RungView = Schemas['RungView']
+export type OfferedEntry = Schemas['OfferedEntry']
+export type Share = Schemas['Share']
+export type SharedView = Schemas['SharedView']
+export type ShareEntry = Schemas['ShareEntry']
+export type ShareKind = Schemas['ShareKind']
+export type Sharing = Schemas['Sharing']
+export type Standing = Schemas['Standing']
 export type ClassView = Schemas['ClassView']
 export type HandedRung = Schemas['HandedRung']
 export type HandedWork = Schemas['HandedWork']
@@ -73,7 +85,6 @@ export type PracticeOrder = Schemas['PracticeOrder']
 export type Prior = Schemas['Prior']
 export type Reveal = Schemas['Reveal']
 export type Role = Schemas['Role']
-export type RungView = Schemas['RungView']
 export type ScenarioEntry = Schemas['ScenarioEntry']
 export type Scene = Schemas['Scene']
 export type Sheet = Schemas['Sheet']
@@ -165,4 +176,5 @@ export async function keptImage(file: File): Promise<Reply<number>> {
 }
 
 /** Where an image is shown. */
-export const imageUrl = (id: number): string => `/api/images/${id}`
+/** Where images of a shared lesson come from; a teacher's own ones where nothing is provided. */
+export const imageFolder: InjectionKey<string> = Symbol('folder of images')

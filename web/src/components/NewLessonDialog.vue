@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElDialog, ElInput, ElInputNumber, ElOption, ElOptionGroup, ElRadioButton, ElRadioGroup, ElSelect } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
-import { api, reply, type MethodId, type NewLesson, type Strand } from '@/api/client'
+import { api, reply, type ClassEntry, type MethodId, type NewLesson, type Strand } from '@/api/client'
 import FailureNote from './FailureNote.vue'
 import { useSkills } from '@/composables/useSkills'
 import { gradeName, strandNames, words } from '@/words'
@@ -29,7 +29,18 @@ const strands = Object.keys(strandNames) as Strand[]
 const ofGrade = computed(() => cards.value.filter((card) => card.first_grade <= lesson.grade && lesson.grade <= card.last_grade))
 const byStrand = computed(() => strands.map((strand) => ({ strand, cards: ofGrade.value.filter((card) => card.strand === strand) })).filter((one) => one.cards.length))
 const methods = computed(() => cards.value.find((card) => card.id === skill.value)?.methods ?? [])
-watch(skill, () => (method.value = undefined))
+
+/** The classes of this teacher: one of them tells the grade, and the method of the skill. */
+const classes = ref<ClassEntry[]>([])
+const forClass = ref<number>()
+const taught = computed(() => classes.value.find((one) => one.id === forClass.value))
+watch(open, async (isOpen) => {
+  if (isOpen && !classes.value.length) await call(reply(api.GET('/api/classes')), (all) => (classes.value = all))
+})
+watch(taught, (now) => {
+  if (now) lesson.grade = now.grade
+})
+watch([skill, taught], () => (method.value = taught.value?.methods[skill.value] as MethodId | undefined))
 watch(ofGrade, (now) => {
   if (!now.some((card) => card.id === skill.value)) skill.value = ''
 })
@@ -63,6 +74,12 @@ async function make(): Promise<void> {
           <input type="file" accept=".json,.md,.markdown,.txt,application/json,text/markdown,text/plain" class="file" @change="choose" />
         </label>
       </template>
+      <label v-if="classes.length && how === 'whole'">
+        <span>{{ words.newLesson.forClass }}</span>
+        <el-select v-model="forClass" size="large" clearable :placeholder="words.bench.anyClass" :aria-label="words.newLesson.forClass">
+          <el-option v-for="one in classes" :key="one.id" :value="one.id" :label="one.title" />
+        </el-select>
+      </label>
       <label v-if="!(how === 'file' && isOurs)">
         <span>{{ words.newLesson.grade }}</span>
         <el-select v-model="lesson.grade" size="large" :aria-label="words.newLesson.grade">

@@ -8,6 +8,7 @@ import SceneView from './SceneView.vue'
 import VerdictMark from './VerdictMark.vue'
 import WorkingLines from './WorkingLines.vue'
 import { words } from '@/words'
+import { resultWords } from '@/words/results'
 
 defineProps<{ view: RungView; keyShown?: boolean }>()
 </script>
@@ -17,6 +18,7 @@ defineProps<{ view: RungView; keyShown?: boolean }>()
     <span class="number" aria-hidden="true">{{ view.number }}</span>
     <div class="body">
       <p class="prompt"><math-text :text="view.rung.prompt" /></p>
+      <p v-if="view.why" class="why soft"><span class="only-heard">{{ resultWords.why }}: </span>{{ view.why }}</p>
       <flawed-lines v-if="view.rung.flawed" :lines="view.rung.flawed.lines" />
       <scene-view v-if="view.scene" :scene="view.scene" class="scene" />
       <template v-if="keyShown">
@@ -59,6 +61,11 @@ defineProps<{ view: RungView; keyShown?: boolean }>()
 }
 .prompt {
   overflow-wrap: anywhere;
+}
+.why {
+  padding-inline-start: 10px;
+  border-inline-start: 3px solid var(--honey);
+  font-size: 0.92rem;
 }
 .answer {
   justify-self: start;

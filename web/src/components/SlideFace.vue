@@ -12,7 +12,7 @@ import BlockFace from './BlockFace.vue'
 import MathText from './MathText.vue'
 
 /** Without a moment everything shows. */
-const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number; /** How it is revealed; all of it shows without. */ reveal?: SlideReveal; theme?: Theme; meanings?: Meaning[] }>(), {
+const props = withDefaults(defineProps<{ slide: Slide; pictures?: Drawing[]; shown?: number; /** How it is revealed; all of it shows without. */ reveal?: SlideReveal; theme?: Theme; meanings?: Meaning[]; /** Read on a narrow screen: as long as it needs to be, in letters of a fixed size. */ flows?: boolean }>(), {
   shown: Infinity,
   reveal: undefined,
   pictures: () => [],
@@ -34,7 +34,7 @@ const steps = computed<number[]>(() => {
 })
 
 function measure(): void {
-  if (!isNear.value || !face.value || !inside.value) return
+  if (props.flows || !isNear.value || !face.value || !inside.value) return
   emit('full', !layOut(face.value, inside.value, props.slide.blocks.length))
 }
 // Measuring lays a slide out several times: only those that are seen, or will be soon, are worth it.
@@ -46,7 +46,7 @@ watch(() => props.slide, useDebounceFn(measure, REST_MS), { deep: true, flush: '
 </script>
 
 <template>
-  <div ref="face" class="face" :data-theme="theme">
+  <div ref="face" class="face" :class="{ flows }" :data-theme="theme">
     <div ref="inside" class="inside">
       <h2><math-text :text="slide.title" /></h2>
       <block-face v-for="(block, at) in slide.blocks" :key="at" :block="block" :pictures="pictures" :steps="steps[at] ?? 0" :reveal="reveal?.blocks[at]?.example ?? undefined" :class="{ waits: !steps[at] }" />
@@ -69,6 +69,25 @@ watch(() => props.slide, useDebounceFn(measure, REST_MS), { deep: true, flush: '
   padding: 4cqw 5.5cqw;
   font-size: calc(3.5cqw * var(--fit, 1));
   line-height: 1.35;
+}
+.face.flows {
+  aspect-ratio: auto;
+  overflow: visible;
+}
+.flows .inside {
+  gap: 12px;
+  padding: 16px;
+  font-size: 1rem;
+}
+/* A line and its reason stand below each other. */
+.flows :deep(.working > li) {
+  grid-template-columns: minmax(0, 1fr);
+}
+.flows :deep(.working .reason) {
+  grid-column: 1;
+}
+.flows :deep(.scene) {
+  max-inline-size: 100% !important;
 }
 .columns {
   display: block;

@@ -13,26 +13,28 @@ interface Moment {
 }
 
 /**
- * The ladder of a lesson while it is made. Every change is made and proved by the server and comes back as a whole; each
+ * The ladder of a lesson, or one for the shelf, while it is made. Every change is made and proved by the server and comes back as a whole; each
  * can be undone; the draft saves itself.
  */
-export function useBench(lesson: number) {
+export function useBench(lesson?: number) {
   const history = useHistory<Moment>()
   const { now, canUndo, canRedo } = history
   /** Why the last change was refused: nothing was changed. */
   const refused = ref<string>()
   let newest = 0
 
-  const path = { id: lesson }
   const saved = useSaved<Plan, { revision: number }>({
     restMs: REST_MS,
     what: () => now.value?.plan,
-    send: (plan, based_on) => reply(api.PUT('/api/lessons/{id}/bench', { params: { path }, body: { based_on, plan } })),
+    send: (plan, based_on) => {
+      const body = { based_on, plan }
+      return reply(lesson === undefined ? api.PUT('/api/bench', { body }) : api.PUT('/api/lessons/{id}/bench', { params: { path: { id: lesson } }, body }))
+    },
   })
   const { failure, changed } = saved
 
   async function load(): Promise<void> {
-    const answer = await reply(api.GET('/api/lessons/{id}/bench', { params: { path } }))
+    const answer = await reply(lesson === undefined ? api.GET('/api/bench') : api.GET('/api/lessons/{id}/bench', { params: { path: { id: lesson } } }))
     failure.value = answer.ok ? undefined : answer.failure
     if (!answer.ok) return
     saved.settled(answer.value.revision)

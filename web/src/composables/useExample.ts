@@ -20,8 +20,8 @@ const TRIES = 3
  * A worked example while it is made. Every change is made and proved by the server and comes back as a whole; each can be
  * undone. Until it stands on a slide it is kept on this device.
  */
-export function useExample(lesson: number, place?: Place) {
-  const draftKey = `example/${lesson}/${place ? `${place.slide}.${place.block}` : 'new'}`
+export function useExample(lesson?: number, place?: Place) {
+  const draftKey = `example/${lesson ?? 'own'}/${place ? `${place.slide}.${place.block}` : 'new'}`
   const history = useHistory<ExampleView>()
   const { now } = history
   const failure = ref<Failure>()
@@ -108,11 +108,11 @@ export function useExample(lesson: number, place?: Place) {
   /** Whether a block is the one that was opened: another one in its place is never written over. */
   const isOriginal = (block: Block): boolean => block.kind === 'worked_example' && JSON.stringify(block.example) === original
 
-  /** Puts the example into the lesson as it stands there now. Resolves to whether it was saved. */
-  async function send(put: (lesson: Lesson, block: Block, isOriginal: (block: Block) => boolean) => void): Promise<boolean> {
+  /** Puts the example into a lesson as it stands there now. Resolves to whether it was saved. */
+  async function send(into: number, put: (lesson: Lesson, block: Block, isOriginal: (block: Block) => boolean) => void): Promise<boolean> {
     if (!now.value) return false
     const block: Block = { kind: 'worked_example', example: now.value.example }
-    const path = { params: { path: { id: lesson } } }
+    const path = { params: { path: { id: into } } }
     busy.value = true
     for (let tries = 0; tries < TRIES; tries += 1) {
       const there = await reply(api.GET('/api/lessons/{id}', path))

@@ -3,10 +3,11 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type AssignmentView, type HandedRung, type HandedWork, type JudgedLine, type LadderView, type VerdictWord } from '@/api/client'
+import { api, reply, type AssignmentView, type HandedRung, type HandedWork, type JudgedLine, type VerdictWord } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import FlawedLines from '@/components/FlawedLines.vue'
 import JudgedLines from '@/components/JudgedLines.vue'
+import MathLine from '@/components/MathLine.vue'
 import MathText from '@/components/MathText.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import WorkingLines from '@/components/WorkingLines.vue'
@@ -19,35 +20,23 @@ import { words } from '@/words'
 const props = defineProps<{ id: number }>()
 const router = useRouter()
 const view = ref<AssignmentView>()
-const ladder = ref<LadderView>()
 const { failure, call } = useCall()
 const { failure: notSaid, call: sayCall } = useCall()
 const at = ref<{ row: number; rung: number }>()
 const remark = ref('')
 
 const path = { path: { id: props.id } }
-async function load(): Promise<void> {
-  const got = await call(reply(api.GET('/api/assignments/{id}', { params: path })), (found) => (view.value = found))
-  if (got && view.value && !ladder.value)
-    await call(reply(api.GET('/api/ladders/{id}', { params: { path: { id: view.value.assignment.ladder } } })), (found) => (ladder.value = found))
-}
+const load = (): Promise<boolean> => call(reply(api.GET('/api/assignments/{id}', { params: path })), (found) => (view.value = found))
 onMounted(load)
 
 const work = computed(() => view.value?.work ?? [])
-const rungs = computed(() => ladder.value?.rungs ?? [])
+const rungs = computed(() => view.value?.rungs ?? [])
 const handedIn = computed(() => work.value.filter((one) => one.handed_in).length)
 const rungOf = (one: HandedWork, number: number): HandedRung | undefined => one.rungs.find((rung) => rung.number === number)
 const linesOf = (rung?: HandedRung): JudgedLine[] => (rung ? [...rung.lines, ...(rung.answer ? [rung.answer] : [])] : [])
 
 type State = keyof typeof workWords.state
-const wrong: VerdictWord[] = ['breaks', 'drops_solution', 'adds_solution']
-function state(one: HandedWork, number: number): State {
-  const rung = rungOf(one, number)
-  if (!rung) return 'none'
-  if (rung.finished) return 'finished'
-  if (rung.answered) return 'answered'
-  return linesOf(rung).some((line) => wrong.includes(line.verdict.word)) ? 'breaks' : 'begun'
-}
+const state = (one: HandedWork, number: number): State => rungOf(one, number)?.standing ?? 'none'
 const marks: Record<Exclude<State, 'none'>, VerdictWord> = { begun: 'given', breaks: 'breaks', finished: 'holds', answered: 'holds_so_far' }
 const standing = (one: HandedWork): string => {
   if (one.given_back) return workWords.given
@@ -60,13 +49,22 @@ const shown = computed(() => {
   const rung = at.value && rungs.value.find((each) => each.number === at.value?.rung)
   return one && rung ? { one, rung, written: rungOf(one, rung.number) } : undefined
 })
-/** The text that a rung ends in: what is alike ends alike. */
-const ending = (rung?: HandedRung): string => linesOf(rung).at(-1)?.plain.trim() ?? ''
-const alike = computed(() => {
-  const mine = ending(shown.value?.written)
-  if (!shown.value || !mine) return 0
-  return work.value.filter((one) => one !== shown.value?.one && ending(rungOf(one, shown.value!.rung.number)) === mine).length
+/** What students ended with on the rung that is read: those who mean the same stand together, the most first. */
+const groups = computed(() => {
+  const number = shown.value?.rung.number
+  if (number === undefined) return []
+  const found = new Map<number, { ending: string; all: { row: number; name: string }[] }>()
+  work.value.forEach((one, row) => {
+    const rung = rungOf(one, number)
+    if (!rung || rung.alike === undefined || rung.alike === null) return
+    const group = found.get(rung.alike) ?? { ending: linesOf(rung).at(-1)?.reading ?? '', all: [] }
+    group.all.push({ row, name: one.name })
+    found.set(rung.alike, group)
+  })
+  return [...found.values()].sort((a, b) => b.all.length - a.all.length)
 })
+/** The others who ended with the same. */
+const others = computed(() => (groups.value.find((group) => group.all.some((one) => one.row === at.value?.row))?.all ?? []).filter((one) => one.row !== at.value?.row))
 watch(shown, (now) => (remark.value = now?.written?.remark ?? ''))
 /** Remarks that were made here before: they are one tap away. */
 const used = computed(() => [...new Set(work.value.flatMap((one) => one.rungs.flatMap((rung) => rung.remark ?? [])))].slice(0, 8))
@@ -77,6 +75,20 @@ async function say(mark: string | undefined, text: string): Promise<void> {
   const params = { path: { id: props.id, desk: one.desk, rung: written.number } }
   const kept = await sayCall(reply<unknown>(api.PUT('/api/assignments/{id}/desks/{desk}/rungs/{rung}', { params, body: { mark, remark: text } })))
   if (kept) Object.assign(written, { mark, remark: text || undefined })
+}
+/** Says the same to the others who ended with the same. */
+async function sayAll(): Promise<void> {
+  const { rung, written } = shown.value ?? {}
+  if (!rung || !written) return
+  for (const { row } of others.value) {
+    const one = work.value[row]!
+    const theirs = rungOf(one, rung.number)
+    if (!theirs || !one.desk) continue
+    const body = { mark: written.mark, remark: remark.value }
+    const kept = await sayCall(reply<unknown>(api.PUT('/api/assignments/{id}/desks/{desk}/rungs/{rung}', { params: { path: { id: props.id, desk: one.desk, rung: rung.number } }, body })))
+    if (!kept) return
+    Object.assign(theirs, { mark: written.mark, remark: remark.value || undefined })
+  }
 }
 /** The next cell in which something stands. */
 function go(by: number): void {
@@ -121,6 +133,7 @@ async function takeBack(): Promise<void> {
         </div>
         <div class="deeds">
           <el-button size="large" type="primary" :disabled="!handedIn" @click="giveBack()">{{ workWords.giveAll }}</el-button>
+          <router-link class="to-results" :to="{ name: 'results', params: { id: view.class }, query: { assignment: id } }">{{ workWords.results }}</router-link>
           <el-button size="large" @click="takeBack">{{ workWords.takeBack }}</el-button>
         </div>
       </div>
@@ -173,7 +186,17 @@ async function takeBack(): Promise<void> {
             <flawed-lines v-if="shown.rung.rung.flawed" :lines="shown.rung.rung.flawed.lines" />
             <judged-lines v-if="linesOf(shown.written).length" :lines="linesOf(shown.written)" />
             <p v-else class="soft">{{ workWords.nothing }}</p>
-            <p v-if="alike" class="soft">{{ workWords.same(alike) }}</p>
+            <details v-if="groups.length > 1 || others.length" class="groups">
+              <summary>{{ workWords.groups }}</summary>
+              <ul>
+                <li v-for="(group, n) in groups" :key="n">
+                  <math-line v-if="group.ending" :latex="group.ending" />
+                  <span>
+                    <el-button v-for="one in group.all" :key="one.row" size="small" :type="one.row === at?.row ? 'primary' : undefined" @click="at = { row: one.row, rung: shown.rung.number }">{{ one.name }}</el-button>
+                  </span>
+                </li>
+              </ul>
+            </details>
             <template v-if="shown.written">
               <div class="says">
                 <el-button v-for="(says, mark) in workWords.marks" :key="mark" :type="shown.written.mark === mark ? 'primary' : undefined" @click="say(shown.written.mark === mark ? undefined : String(mark), remark)">{{ says }}</el-button>
@@ -183,6 +206,10 @@ async function takeBack(): Promise<void> {
                 <span class="soft">{{ workWords.used }}</span>
                 <el-button v-for="one in used" :key="one" size="small" @click="say(shown.written.mark ?? undefined, (remark = one))">{{ one }}</el-button>
               </div>
+              <p v-if="others.length" class="soft">
+                {{ workWords.same(others.map((one) => one.name).join(', ')) }}
+                <el-button size="small" :disabled="!shown.written.mark && !remark" @click="sayAll">{{ workWords.sayAll(others.length) }}</el-button>
+              </p>
               <failure-note v-if="notSaid" :failure="notSaid" />
             </template>
             <p class="soft">{{ workWords.markKeys }}</p>
@@ -218,6 +245,25 @@ async function takeBack(): Promise<void> {
 .deeds .el-button + .el-button,
 .says .el-button + .el-button {
   margin-inline-start: 0;
+}
+.to-results {
+  padding: 7px 14px;
+}
+.groups ul {
+  display: grid;
+  gap: 8px;
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+.groups li {
+  display: grid;
+  grid-template-columns: minmax(90px, auto) 1fr;
+  align-items: center;
+  gap: 4px 16px;
+}
+.groups .el-button {
+  margin: 2px 6px 2px 0;
 }
 .both {
   display: grid;

@@ -13,6 +13,7 @@ import { useCall } from '@/composables/useCall'
 import { gradeName } from '@/words'
 import { dayOf } from '@/words/account'
 import { classWords } from '@/words/class'
+import { resultWords } from '@/words/results'
 
 const props = defineProps<{ id: number }>()
 const view = ref<ClassView>()
@@ -36,6 +37,7 @@ onMounted(load)
         <div class="deeds">
           <el-button size="large" @click="copy(page)">{{ copied ? classWords.copied : classWords.copy }}</el-button>
           <router-link class="print" :to="{ name: 'cards', params: { id } }">{{ classWords.cards }}</router-link>
+          <router-link class="print" :to="{ name: 'results', params: { id } }">{{ resultWords.title }}</router-link>
           <el-button type="primary" size="large" @click="giving = true">{{ classWords.give }}</el-button>
         </div>
       </div>
@@ -54,6 +56,7 @@ onMounted(load)
           <ul class="given">
             <li v-for="one in view.assignments" :key="one.id">
               <router-link :to="{ name: 'assignment', params: { id: one.id } }">{{ one.title }}</router-link>
+              <span v-if="one.student" class="soft">{{ classWords.onlyFor(view.students.find((student) => student.id === one.student)?.name ?? '') }}</span>
               <span class="soft">{{ classWords.rungs(one.rungs) }} · {{ one.rules.due ? classWords.dueOn(dayOf(one.rules.due)) : classWords.noDue }}</span>
             </li>
           </ul>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-/** Makes a ladder: what to practise, how it climbs, and the sheet as it will be. */
+/** Makes a ladder, for a lesson or for the shelf: what to practise, how it climbs, and the sheet as it will be. */
 import { ElAlert, ElButton, ElCheckbox, ElInput, ElInputNumber, ElOption, ElSelect, ElSwitch } from 'element-plus'
 import { computed, onMounted, reactive, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, reply, type LadderOrder, type SkillCard, type Stage } from '@/api/client'
+import { api, reply, type ClassEntry, type LadderOrder, type MethodId, type SkillCard, type Stage, type Strand } from '@/api/client'
 import BenchRungCard from '@/components/BenchRungCard.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import StaleChoice from '@/components/StaleChoice.vue'
@@ -16,7 +16,7 @@ import { useCall } from '@/composables/useCall'
 import { useEventListener } from '@vueuse/core'
 import { useUndoKeys } from '@/composables/useUndoKeys'
 
-const props = defineProps<{ lesson: number }>()
+const props = defineProps<{ lesson?: number }>()
 const router = useRouter()
 /** The grade of the lesson that the ladder is for. */
 const lessonGrade = ref<number>()
@@ -25,7 +25,7 @@ const hangs = useCall()
 const { failure: hangFailure, busy: hanging } = hangs
 const showKey = ref(false)
 const newSeed = (): number => Math.floor(Math.random() * 1_000_000)
-const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null, world: null })
+const order = reactive<LadderOrder>({ skills: [], grip: 3, tilt: 3, climb: 3, seed: newSeed(), method: null, methods: {}, world: null })
 /** What the numbers may be; 0 stands for any size. */
 const numbers = reactive({ largest: 0, whole: false, positive: false, by_hand: false })
 const stages = Object.keys(stageNames) as Stage[]
@@ -45,6 +45,21 @@ const fits = (card: SkillCard): boolean => {
 const chosen = computed(() => cards.value.filter((card) => order.skills.includes(card.id)))
 const fitting = computed(() => cards.value.filter(fits).length)
 const offered = computed(() => cards.value.filter((card) => !order.skills.includes(card.id) && fits(card)))
+/** What is chosen, and then what fits, strand by strand. */
+const lists = computed(() =>
+  [
+    { name: words.bench.chosen, cards: chosen.value },
+    ...(Object.keys(strandNames) as Strand[]).map((strand) => ({ name: strandNames[strand], cards: offered.value.filter((card) => card.strand === strand) })),
+  ].filter((list) => list.cards.length),
+)
+
+/** The classes that are taught in a way of their own. */
+const classes = ref<ClassEntry[]>([])
+const same = (methods?: Record<string, string>): string => JSON.stringify(Object.entries(methods ?? {}).sort())
+const forClass = computed(() => classes.value.find((one) => same(one.methods) === same(order.methods))?.id)
+function teach(id?: number): void {
+  order.methods = { ...(classes.value.find((one) => one.id === id)?.methods as Record<string, MethodId> | undefined) }
+}
 
 const methods = computed(() => chosen.value.flatMap((card) => card.methods))
 const suggested = computed(() => chosen.value.map((card) => card.title).join(', '))
@@ -60,12 +75,13 @@ const asked = (): LadderOrder => ({
   ...order,
   skills: [...order.skills],
   method: order.method || null,
+  methods: { ...order.methods },
   world: order.world ?? null,
   numbers: { whole: numbers.whole, positive: numbers.positive, by_hand: numbers.by_hand, ...(numbers.largest ? { largest: numbers.largest } : {}) },
 })
 function takeOrder(from: LadderOrder): void {
   const { numbers: told, ...rest } = from
-  Object.assign(order, rest, { skills: [...from.skills], method: from.method ?? null, world: from.world ?? null })
+  Object.assign(order, rest, { skills: [...from.skills], method: from.method ?? null, methods: { ...from.methods }, world: from.world ?? null })
   Object.assign(numbers, { largest: told?.largest ?? 0, whole: told?.whole ?? false, positive: told?.positive ?? false, by_hand: told?.by_hand ?? false })
   drawn = JSON.stringify(asked())
 }
@@ -87,15 +103,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key.toLowerCase() === 'k' && !isCommand && !isWriting) showKey.value = !showKey.value
 })
 onMounted(async () => {
-  const [answer] = await Promise.all([reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.lesson } } })), bench.load()])
-  if (answer.ok) lessonGrade.value = answer.value.lesson.grade
+  const of = props.lesson
+  const [answer, taught] = await Promise.all([of === undefined ? undefined : reply(api.GET('/api/lessons/{id}', { params: { path: { id: of } } })), reply(api.GET('/api/classes')), bench.load()])
+  if (taught.ok) classes.value = taught.value.filter((one) => Object.keys(one.methods).length)
+  if (!answer) return
+  if (answer.ok) grade.value = lessonGrade.value = answer.value.lesson.grade
   else failure.value = answer.failure
 })
 
 async function hang(): Promise<void> {
   if (!plan.value) return
   const body = { title: plan.value.title.trim() || suggested.value, plan: plan.value }
-  await hangs.call(reply(api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body })), ({ id }) => {
+  const kept = props.lesson === undefined ? api.POST('/api/ladders', { body }) : api.POST('/api/lessons/{id}/ladders', { params: { path: { id: props.lesson } }, body })
+  await hangs.call(reply(kept), ({ id }) => {
     bench.done()
     void router.replace({ name: 'ladder', params: { id } })
   })
@@ -104,7 +124,8 @@ async function hang(): Promise<void> {
 
 <template>
   <main class="page">
-    <router-link :to="{ name: 'lesson', params: { id: lesson } }">{{ words.bench.back }}</router-link>
+    <router-link v-if="lesson !== undefined" :to="{ name: 'lesson', params: { id: lesson } }">{{ words.bench.back }}</router-link>
+    <router-link v-else :to="{ name: 'shelf' }">{{ words.commands.shelf }}</router-link>
     <h1>{{ words.bench.title }}</h1>
     <div class="bench">
       <div class="choices">
@@ -118,7 +139,9 @@ async function hang(): Promise<void> {
           </div>
           <p class="soft count" role="status">{{ fitting ? words.bench.found(fitting) : words.bench.noSkill }}</p>
           <div class="skills" tabindex="0" :aria-label="words.bench.what" role="group">
-            <label v-for="card in [...chosen, ...offered]" :key="card.id" class="card" :class="{ on: order.skills.includes(card.id) }">
+            <template v-for="list in lists" :key="list.name">
+            <h3 class="soft">{{ list.name }}</h3>
+            <label v-for="card in list.cards" :key="card.id" class="card" :class="{ on: order.skills.includes(card.id) }">
               <el-checkbox
                 :model-value="order.skills.includes(card.id)"
                 :aria-label="card.title"
@@ -130,6 +153,7 @@ async function hang(): Promise<void> {
                 <span class="soft">{{ card.objective }}</span>
               </span>
             </label>
+            </template>
           </div>
         </section>
         <section>
@@ -138,6 +162,12 @@ async function hang(): Promise<void> {
             <span :id="`count-${stage}`">{{ stageNames[stage] }}</span>
             <el-input-number v-model="order[stage]" :min="0" :max="30" :aria-label="stageNames[stage]" />
           </div>
+          <label v-if="classes.length" class="field">
+            <span>{{ words.bench.forClass }}</span>
+            <el-select :model-value="forClass" :placeholder="words.bench.anyClass" clearable :aria-label="words.bench.forClass" @update:model-value="teach">
+              <el-option v-for="one in classes" :key="one.id" :value="one.id" :label="one.title" />
+            </el-select>
+          </label>
           <label v-if="methods.length" class="field">
             <span>{{ words.bench.method }}</span>
             <el-select v-model="order.method" :placeholder="words.bench.usual" clearable :aria-label="words.bench.method">
@@ -191,7 +221,7 @@ async function hang(): Promise<void> {
         </section>
         <div class="end">
           <el-button type="primary" size="large" :disabled="!rungs.length" :loading="hanging" @click="hang">
-            {{ words.bench.hang }}
+            {{ lesson === undefined ? words.bench.keep : words.bench.hang }}
           </el-button>
         </div>
       </section>
@@ -231,6 +261,10 @@ section h2 {
 }
 .count {
   margin-block: 8px;
+}
+.skills h3 {
+  margin-block: 6px 8px;
+  font-size: 0.92rem;
 }
 .skills {
   max-block-size: 430px;

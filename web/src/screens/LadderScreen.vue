@@ -3,22 +3,26 @@
 import { ElButton, ElCheckbox, ElInput, ElOption, ElSelect, ElTabPane, ElTabs } from 'element-plus'
 import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import { api, reply, type Failure, type LadderView } from '@/api/client'
+import { api, everyPage, reply, type Failure, type LadderView, type ShelfEntry } from '@/api/client'
 import ClassWork from '@/components/ClassWork.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import GiveLadder from '@/components/GiveLadder.vue'
 import LadderLook from '@/components/LadderLook.vue'
 import RungSheet from '@/components/RungSheet.vue'
+import ShareDialog from '@/components/ShareDialog.vue'
 import { sure } from '@/composables/sure'
+import { useRouter } from 'vue-router'
 import { words } from '@/words'
 import { classWords } from '@/words/class'
 import { lookWords } from '@/words/look'
+import { shareWords } from '@/words/share'
 
 const props = defineProps<{ id: number }>()
 const ladder = ref<LadderView>()
 const failure = ref<Failure>()
 const tab = ref('problems')
 const giving = ref(false)
+const sharing = ref(false)
 const { copy, copied, isSupported } = useClipboard({ legacy: true })
 
 const link = computed(() => (ladder.value ? `${location.origin}${ladder.value.desk}` : ''))
@@ -40,6 +44,27 @@ async function load(): Promise<void> {
 }
 onMounted(load)
 
+const router = useRouter()
+const lessons = ref<ShelfEntry[]>()
+async function findLessons(isOpen: boolean): Promise<void> {
+  if (!isOpen || lessons.value) return
+  const answer = await everyPage<ShelfEntry>((after) => reply(api.GET('/api/lessons', { params: { query: { after } } })))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) lessons.value = answer.value
+}
+/** Hangs it on a lesson, or takes it off. */
+async function hang(lesson?: number): Promise<void> {
+  const answer = await reply<unknown>(api.PUT('/api/ladders/{id}/lesson', { params: { path: { id: props.id } }, body: { lesson: lesson ?? null } }))
+  failure.value = answer.ok ? undefined : answer.failure
+  if (answer.ok) await load()
+}
+async function remove(): Promise<void> {
+  if (!(await sure(words.ladder.removeAsk, words.ladder.remove))) return
+  const answer = await reply<unknown>(api.DELETE('/api/ladders/{id}', { params: { path: { id: props.id } } }))
+  if (answer.ok) await router.push(ladder.value?.lesson ? { name: 'lesson', params: { id: ladder.value.lesson } } : { name: 'shelf' })
+  else failure.value = answer.failure
+}
+
 /** A link that went too far is renewed; students come back with their names and codes. */
 async function renewLink(): Promise<void> {
   if (!(await sure(words.ladder.newLinkAsk, words.ladder.newLink))) return
@@ -60,7 +85,8 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
   <main class="page">
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <template v-else-if="ladder">
-      <router-link :to="{ name: 'lesson', params: { id: ladder.lesson } }">{{ words.bench.back }}</router-link>
+      <router-link v-if="ladder.lesson" :to="{ name: 'lesson', params: { id: ladder.lesson } }">{{ words.bench.back }}</router-link>
+      <router-link v-else :to="{ name: 'shelf' }">{{ words.commands.shelf }}</router-link>
       <h1>{{ ladder.title }}</h1>
       <div class="actions">
         <template v-if="ladder.versions">
@@ -97,7 +123,29 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
           @update:model-value="(alone) => ladder && rule({ hints: ladder.hints, alone: alone === true })"
         />
       </div>
+      <div class="actions">
+        <label class="hints">
+          <span>{{ words.ladder.lesson }}</span>
+          <el-select
+            :model-value="ladder.lesson ?? undefined"
+            size="large"
+            class="host"
+            filterable
+            clearable
+            :placeholder="words.ladder.noLesson"
+            :aria-label="words.ladder.lesson"
+            @visible-change="findLessons"
+            @update:model-value="(lesson?: number) => hang(lesson)"
+          >
+            <el-option v-if="ladder.lesson && !lessons" :value="ladder.lesson" :label="words.ladder.thisLesson" />
+            <el-option v-for="one in lessons" :key="one.id" :value="one.id" :label="one.title" />
+          </el-select>
+        </label>
+        <el-button size="large" @click="sharing = true">{{ shareWords.open }}</el-button>
+        <el-button size="large" @click="remove">{{ words.ladder.remove }}</el-button>
+      </div>
       <give-ladder v-model="giving" :ladder="id" />
+      <share-dialog v-model="sharing" :ladder="id" />
       <el-tabs v-model="tab">
         <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
         <el-tab-pane :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
@@ -161,5 +209,8 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
   .link :deep(.el-input-group__prepend) {
     display: none;
   }
+}
+.host {
+  inline-size: min(100%, 320px);
 }
 </style>

@@ -4,13 +4,14 @@ import { ElButton } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { VueDraggable } from 'vue-draggable-plus'
-import { api, reply, type LadderEntry, type LessonView } from '@/api/client'
+import { api, reply, type LadderEntry, type LessonView, type Sharing } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import LadderList from '@/components/LadderList.vue'
 import PhaseToCome from '@/components/PhaseToCome.vue'
 import PlanSheet from '@/components/PlanSheet.vue'
 import SecondLook from '@/components/SecondLook.vue'
 import SendSlide from '@/components/SendSlide.vue'
+import ShareDialog from '@/components/ShareDialog.vue'
 import StaleChoice from '@/components/StaleChoice.vue'
 import SlideRow from '@/components/SlideRow.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
@@ -21,6 +22,7 @@ import { useSlides } from '@/composables/useSlides'
 import { useUndoKeys } from '@/composables/useUndoKeys'
 import { gradeName, strandNames, words } from '@/words'
 import { lookWords } from '@/words/look'
+import { shareWords } from '@/words/share'
 import { historyWords, moveWords, planWords } from '@/words/plan'
 
 const props = defineProps<{ id: number }>()
@@ -35,6 +37,13 @@ const side = computed<Side>({
   set: (to) => void router.replace({ query: to === 'slides' ? {} : { side: to } }),
 })
 const history = ref(false)
+const sharing = ref(false)
+/** Whose lesson it is, and where it came from. */
+const origin = ref<Sharing>()
+async function loadOrigin(): Promise<void> {
+  const answer = await reply(api.GET('/api/lessons/{id}/shares', { params: { path: { id: props.id } } }))
+  if (answer.ok) origin.value = answer.value
+}
 const ladders = ref<LadderEntry[]>([])
 const openSlide = ref<number>()
 const { rungs, emptyPhases, newSlide, addLast, addIn, settle, move, cut, act, sending, sent } = useSlides(lesson, openOn, openSlide)
@@ -44,7 +53,7 @@ async function loadLadders(): Promise<void> {
   if (answer.ok) ladders.value = answer.value
 }
 onMounted(async () => {
-  await Promise.all([load(), loadLadders()])
+  await Promise.all([load(), loadLadders(), loadOrigin()])
   // Back from the bench the slide that it put its example on is in sight.
   if (route.hash) await bring(route.hash)
 })
@@ -87,6 +96,7 @@ offerCommands(() => [
   { says: words.lesson.addSlide, run: addLast },
   { says: words.lesson.addExample, run: () => void toBench() },
   { says: historyWords.open, run: () => (history.value = true) },
+  ...(origin.value?.mine ? [{ says: shareWords.open, run: () => (sharing.value = true) }] : []),
   { says: historyWords.undo, run: undo },
   { says: historyWords.redo, run: redo },
   { says: moveWords.file, run: () => void saveFile() },
@@ -114,6 +124,8 @@ async function show(): Promise<void> {
           <p class="soft">
             {{ gradeName(lesson.grade) }} · {{ strandNames[lesson.strand] }} · {{ words.shelf.minutes(lesson.minutes) }}
           </p>
+          <p v-if="origin && !origin.mine" class="soft">{{ shareWords.ofOwner(origin.owner) }}</p>
+          <p v-if="origin?.came_from" class="soft">{{ origin.came_from }}</p>
           <ul v-if="side !== 'plan' && lesson.objectives?.length" class="objectives">
             <li v-for="objective in lesson.objectives" :key="objective">{{ objective }}</li>
           </ul>
@@ -124,6 +136,7 @@ async function show(): Promise<void> {
           <el-button text size="large" :disabled="!canRedo" @click="redo">{{ historyWords.redo }}</el-button>
           <el-button text size="large" @click="saveFile">{{ moveWords.file }}</el-button>
           <el-button text size="large" @click="history = true">{{ historyWords.open }}</el-button>
+          <el-button v-if="origin?.mine" text size="large" @click="sharing = true">{{ shareWords.open }}</el-button>
           <el-button size="large" @click="toBench()">{{ words.lesson.addExample }}</el-button>
           <el-button size="large" type="primary" @click="show">{{ words.lesson.show }}</el-button>
         </div>
@@ -188,6 +201,7 @@ async function show(): Promise<void> {
 
       <send-slide v-if="sending" :slide="sending.slide" :from="id" :moves="sending.moves" @close="sending = undefined" @sent="sent" />
       <ladder-list :ladders="ladders" :lesson="id" />
+      <share-dialog v-model="sharing" :lesson="id" />
       <versions-dialog v-model="history" :lesson="id" :revision="revision" @restored="restored" />
 
       <stale-choice :open="stale !== undefined" :says="words.lesson.stale" @mine="keepMine" @theirs="load" />

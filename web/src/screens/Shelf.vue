@@ -5,27 +5,38 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type ShelfEntry, type Strand } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
+import FirstSteps from '@/components/FirstSteps.vue'
 import LadderShelf from '@/components/LadderShelf.vue'
 import LookOverDialog from '@/components/LookOverDialog.vue'
 import NewLessonDialog from '@/components/NewLessonDialog.vue'
+import OfferedShelf from '@/components/OfferedShelf.vue'
+import SheetNow from '@/components/SheetNow.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import { offerCommands } from '@/composables/useCommands'
 import { gradeName, gradeShort, placeNames, strandNames, words } from '@/words'
 import { useList } from '@/composables/useList'
+import { startWords } from '@/words/results'
+import { shareWords } from '@/words/share'
 
 const router = useRouter()
 type Place = keyof typeof placeNames
 const place = ref<Place>('shelf')
+/** What stands there is a colleague's. */
+const offered = ref<'shared' | 'department'>()
 const sought = ref('')
 const { entries, failure, load } = useList<ShelfEntry>((after) => reply(api.GET('/api/lessons', { params: { query: { place: place.value, words: sought.value, after } } })))
 const strand = ref<Strand>()
 const grade = ref<number>()
 const making = ref(false)
 const looking = ref(false)
+const printing = ref(false)
 const kind = ref<'lessons' | 'ladders'>('lessons')
 offerCommands(() => [
   { says: words.shelf.make, run: () => (making.value = true) },
   { says: words.shelf.lookOver, run: () => (looking.value = true) },
+  { says: startWords.sheet, run: () => (printing.value = true) },
+  { says: startWords.newLadder, run: () => void router.push({ name: 'own-ladder' }) },
+  { says: startWords.problem, run: () => void router.push({ name: 'problem' }) },
   { says: words.shelf.ladderTab, run: () => (kind.value = 'ladders') },
   { says: words.shelf.lessonTab, run: () => (kind.value = 'lessons') },
 ])
@@ -45,6 +56,12 @@ const shelves = computed(() =>
     .filter((shelf) => shelf.boards.length > 0),
 )
 
+function stand(at: Place | 'shared' | 'department'): void {
+  offered.value = at === 'shared' || at === 'department' ? at : undefined
+  if (at !== 'shared' && at !== 'department') place.value = at
+}
+/** Nothing was made here yet. */
+const isNew = computed(() => place.value === 'shelf' && !offered.value && kind.value === 'lessons' && !sought.value && entries.value?.length === 0)
 
 onMounted(() => load())
 watch(place, () => load())
@@ -69,29 +86,34 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
       <h1>{{ words.shelf.title }}</h1>
       <div class="deeds">
         <el-button size="large" @click="looking = true">{{ words.shelf.lookOver }}</el-button>
+        <el-button size="large" @click="printing = true">{{ startWords.sheet }}</el-button>
+        <el-button v-if="kind === 'ladders'" size="large" @click="router.push({ name: 'own-ladder' })">{{ startWords.newLadder }}</el-button>
         <el-button type="primary" size="large" @click="making = true">{{ words.shelf.make }}</el-button>
       </div>
     </div>
     <failure-note v-if="failure" :failure="failure" retry @again="load()" />
     <template v-else-if="entries">
+      <first-steps v-if="isNew" @sheet="printing = true" @lesson="making = true" @text="looking = true" />
       <div class="find">
         <el-radio-group v-model="kind" size="large" :aria-label="words.shelf.kinds">
           <el-radio-button value="lessons" :label="words.shelf.lessonTab" />
           <el-radio-button value="ladders" :label="words.shelf.ladderTab" />
         </el-radio-group>
         <el-input v-model="sought" size="large" clearable maxlength="100" type="search" :placeholder="words.shelf.search" :aria-label="words.shelf.search" />
-        <el-select v-if="kind === 'lessons'" v-model="place" size="large" :aria-label="words.shelf.where">
+        <el-select v-if="kind === 'lessons'" :model-value="offered ?? place" size="large" :aria-label="words.shelf.where" @update:model-value="stand">
           <el-option v-for="(name, one) in placeNames" :key="one" :value="one" :label="name" />
+          <el-option v-for="(name, one) in shareWords.place" :key="one" :value="one" :label="name" />
         </el-select>
       </div>
-      <nav class="tabs" :aria-label="words.newLesson.strand">
+      <nav v-if="!isNew && (!offered || kind === 'ladders')" class="tabs" :aria-label="words.newLesson.strand">
         <button type="button" :aria-pressed="!strand" @click="strand = undefined">{{ words.shelf.every }}</button>
         <button v-for="s in strands" :key="s" type="button" :aria-pressed="strand === s" @click="strand = s">
           {{ strandNames[s] }}
         </button>
       </nav>
-      <ladder-shelf v-if="kind === 'ladders'" :sought="sought" :strand="strand" />
-      <div v-else class="body">
+      <offered-shelf v-if="offered && kind === 'lessons'" :place="offered" :sought="sought" />
+      <ladder-shelf v-else-if="kind === 'ladders'" :sought="sought" :strand="strand" />
+      <div v-else-if="!isNew" class="body">
         <nav v-if="grades.length" class="grades" :aria-label="words.shelf.find">
           <button type="button" class="cell all" :aria-pressed="grade === undefined" @click="grade = undefined">
             {{ words.shelf.allGrades }}
@@ -109,7 +131,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
           </button>
         </nav>
         <div class="shelves">
-          <p v-if="!entries.length" class="soft">{{ sought ? words.shelf.notFound : place === 'shelf' ? words.shelf.empty : words.shelf.emptyPlace }}</p>
+          <p v-if="!entries.length && !isNew" class="soft">{{ sought ? words.shelf.notFound : place === 'shelf' ? words.shelf.empty : words.shelf.emptyPlace }}</p>
           <p v-else-if="!shelves.length" class="soft">{{ words.shelf.none }}</p>
           <section v-for="shelf in shelves" :key="shelf.grade" class="shelf">
             <h2 class="only-heard">{{ gradeName(shelf.grade) }}</h2>
@@ -150,6 +172,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
     <look-over-dialog v-model="looking" />
+    <sheet-now v-model="printing" />
     <new-lesson-dialog v-model="making" @made="(id) => router.push({ name: 'lesson', params: { id } })" />
   </main>
 </template>

@@ -15,7 +15,7 @@ import { useUndoKeys } from '@/composables/useUndoKeys'
 import { slideOf } from '@/example/slide'
 import { detailNames, words } from '@/words'
 
-const props = defineProps<{ lesson: number; place?: Place; /** The slide that a new example goes to. */ onto?: number }>()
+const props = defineProps<{ /** The lesson that it is for; without one it begins a lesson. */ lesson?: number; place?: Place; /** The slide that a new example goes to. */ onto?: number }>()
 const router = useRouter()
 const bench = useExample(props.lesson, props.place)
 const { view, canUndo, canRedo, failure, refused, busy, slips } = bench
@@ -30,6 +30,8 @@ const target = ref(props.onto ?? 0)
 const shown = ref(1)
 const chooser = useTemplateRef<InstanceType<typeof ProblemChooser>>('chooser')
 const details = Object.keys(detailNames) as Detail[]
+/** Longest title of a lesson, in characters. */
+const MOST_TITLE = 120
 
 const example = computed(() => view.value?.example)
 const total = computed(() => view.value?.reveal.steps ?? 0)
@@ -63,16 +65,27 @@ function put(there: Lesson, block: Block, isOriginal: (block: Block) => boolean)
   else if (slide) slide.blocks.push(block)
   landed = slide?.id ?? slideOf(there, block)
 }
+/** A new lesson that begins with this example. */
+async function begun(): Promise<number | undefined> {
+  const { title = '', drawn } = example.value ?? {}
+  const skill = cards.value.find((card) => card.id === drawn?.skill)
+  const topic = (skill?.title ?? title).slice(0, MOST_TITLE) || words.example.title
+  const answer = await reply(api.POST('/api/lessons', { body: { topic, grade: skill?.first_grade ?? 8, strand: skill?.strand ?? 'algebra', minutes: 45 } }))
+  if (!answer.ok) failure.value = answer.failure
+  return answer.ok ? answer.value.id : undefined
+}
 async function send(): Promise<void> {
-  if (await bench.send(put)) await router.push({ name: 'lesson', params: { id: props.lesson }, hash: `#slide-${landed}` })
+  const into = props.lesson ?? (await begun())
+  if (into !== undefined && (await bench.send(into, put))) await router.push({ name: 'lesson', params: { id: into }, hash: `#slide-${landed}` })
 }
 
 useUndoKeys(bench.undo, bench.redo)
 onMounted(async () => {
-  const path = { params: { path: { id: props.lesson } } }
-  const there = await reply(api.GET('/api/lessons/{id}', path))
-  if (there.ok) host.value = there.value.lesson
-  else failure.value = there.failure
+  if (props.lesson !== undefined) {
+    const there = await reply(api.GET('/api/lessons/{id}', { params: { path: { id: props.lesson } } }))
+    if (there.ok) host.value = there.value.lesson
+    else failure.value = there.failure
+  }
   await bench.load(host.value)
   if (!view.value) chooser.value?.focus()
 })
@@ -80,7 +93,8 @@ onMounted(async () => {
 
 <template>
   <main class="page">
-    <router-link :to="{ name: 'lesson', params: { id: props.lesson } }">{{ words.bench.back }}</router-link>
+    <router-link v-if="lesson !== undefined" :to="{ name: 'lesson', params: { id: lesson } }">{{ words.bench.back }}</router-link>
+    <router-link v-else :to="{ name: 'shelf' }">{{ words.commands.shelf }}</router-link>
     <h1>{{ words.example.title }}</h1>
     <failure-note v-if="failure ?? skillFailure" :failure="(failure ?? skillFailure)!" />
     <div class="bench">
@@ -173,7 +187,7 @@ onMounted(async () => {
                 <el-option v-for="(slide, n) in host.slides" :key="slide.id" :value="slide.id" :label="words.example.slide(n + 1, slide.title)" />
               </el-select>
             </label>
-            <el-button type="primary" size="large" :loading="busy" @click="send">{{ place ? words.example.putBack : words.lesson.keep }}</el-button>
+            <el-button type="primary" size="large" :loading="busy" @click="send">{{ place ? words.example.putBack : lesson === undefined ? words.example.begin : words.lesson.keep }}</el-button>
           </div>
         </template>
       </section>

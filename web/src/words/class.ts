@@ -55,7 +55,7 @@ export const classWords = {
   giveTo: 'Give to a class',
   toWhich: 'To which class?',
   noClasses: 'You have no class yet.',
-  noLadders: 'You have no ladder yet. Make one on a lesson first.',
+  noLadders: 'You have no ladder yet. Make a sheet on your shelf first.',
   due: 'Due',
   noDue: 'no date',
   feedback: 'What holds is told',
@@ -66,6 +66,7 @@ export const classWords = {
   giveNow: 'Give it',
   noAssignments: 'Nothing is given yet.',
   open: 'Open',
+  onlyFor: (name: string): string => `for ${name} alone`,
   rungs: (n: number): string => (n === 1 ? '1 rung' : `${n} rungs`),
   dueOn: (day: string): string => `due ${day}`,
 }
@@ -92,7 +93,10 @@ export const workWords = {
   choose: 'Choose a cell to read what stands there.',
   next: 'Next',
   previous: 'Before',
-  same: (n: number): string => (n === 1 ? '1 other student ended with the same answer.' : `${n} others ended with the same answer.`),
+  same: (names: string): string => `Ends in the same: ${names}`,
+  sayAll: (n: number): string => (n === 1 ? 'Say this to the other one too' : `Say this to the other ${n} too`),
+  results: 'Results',
+  groups: 'What they ended with',
   state: { none: 'nothing yet', begun: 'begun', breaks: 'a line breaks', finished: 'finished', answered: 'answered' },
 }
 

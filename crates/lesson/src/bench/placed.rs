@@ -19,6 +19,9 @@ pub struct Placed {
     /// The teacher's own wording.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub wording: Option<String>,
+    /// Why it is there, to the teacher; absent where nobody asked.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub why: Option<String>,
 }
 
 /// Where a rung comes from.

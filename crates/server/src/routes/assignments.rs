@@ -4,14 +4,20 @@ use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
 use crate::routes::classes::AssignmentEntry;
+use crate::routes::ladders::{NewLadder, RungView, views};
+use crate::routes::results::methods;
 use crate::session::{self, SignedIn};
 use crate::text::is_visible;
 use axum::Json;
 use axum::extract::State;
 use axum::http::StatusCode;
-use desk::JudgedLine;
+use desk::{JudgedLine, Judgement};
+use live::Standing;
 use serde::{Deserialize, Serialize};
-use store::assignment::{self, AssignmentRules, Remark, Work};
+use skills::ids::Methods;
+use skills::ladder::{Ladder, Rung};
+use std::collections::BTreeMap;
+use store::assignment::{self, AssignmentRules, Given, NewAssignment, Remark, Work};
 use store::ladder::STRONGEST_HINT;
 use store::{AssignmentId, ClassId, DeskId, LadderId, StoreError, StudentId};
 use utoipa::ToSchema;
@@ -33,10 +39,18 @@ const LONGEST_REMARK: usize = 400;
 const MARKS: &[&str] = &["right", "partly", "again"];
 const STRENGTHS: &str = "Hints come in three strengths: choose 0, 1, 2 or 3.";
 
-/// A ladder that is given to a class.
+/// A ladder that is given to a class: one that is kept, or one that is made for it.
 #[derive(Deserialize, ToSchema)]
-struct NewAssignment {
-    ladder: LadderId,
+struct GivenLadder {
+    /// A ladder that is kept.
+    #[serde(default)]
+    ladder: Option<LadderId>,
+    /// A ladder that is made for it; it stands on the shelf then.
+    #[serde(default)]
+    made: Option<NewLadder>,
+    /// The student of the class whom alone it is for.
+    #[serde(default)]
+    student: Option<StudentId>,
     rules: AssignmentRules,
 }
 
@@ -46,25 +60,54 @@ struct AssignmentMade {
     id: AssignmentId,
 }
 
-/// Gives a ladder to a class.
+/// Gives a ladder to a class, or to one student of it, worked by the methods of the class.
 #[utoipa::path(post, path = "/api/classes/{id}/assignments", params(("id" = u64, Path)),
-    request_body = NewAssignment,
+    request_body = GivenLadder,
     responses((status = 200, body = AssignmentMade), (status = "default", body = Failure)))]
 async fn give_ladder(
     State(app): State<App>,
     teacher: SignedIn,
     Path(class): Path<ClassId>,
-    Body(new): Body<NewAssignment>,
+    Body(new): Body<GivenLadder>,
 ) -> Result<Json<AssignmentMade>, ApiError> {
-    if new.rules.hints > STRONGEST_HINT {
+    let GivenLadder { ladder, made, student, rules } = new;
+    if rules.hints > STRONGEST_HINT {
         return Err(ApiError::bad(STRENGTHS));
     }
-    let id = assignment::create(&app.db, teacher.0, class, new.ladder, new.rules).await;
+    let methods = methods(&store::class::find(&app.db, teacher.0, class).await?.methods);
+    let id = match (ladder, made) {
+        (Some(ladder), None) => {
+            let taught = taught(&app, teacher, ladder, methods).await?;
+            let given = Given::Kept(ladder, taught.as_ref());
+            let new = NewAssignment { class, given, of_student: student, rules };
+            assignment::create(&app.db, teacher.0, new).await
+        }
+        (None, Some(made)) => {
+            let (title, plan, ladder) = made.made(&app, teacher).await?;
+            let given = Given::New(&title, &ladder, &plan);
+            let new = NewAssignment { class, given, of_student: student, rules };
+            assignment::create(&app.db, teacher.0, new).await
+        }
+        _ => return Err(ApiError::bad("Choose the ladder that you want to give.")),
+    };
     let id = id.map_err(|error| match error {
         StoreError::Full => ApiError::bad("This class has 400 assignments. Take some back first."),
         other => other.into(),
     })?;
     Ok(Json(AssignmentMade { id }))
+}
+
+/// A kept ladder worked by a class's methods; none where that changes nothing.
+async fn taught(
+    app: &App,
+    teacher: SignedIn,
+    ladder: LadderId,
+    methods: Methods,
+) -> Result<Option<Ladder>, ApiError> {
+    let kept = store::ladder::find(&app.db, teacher.0, ladder).await?;
+    let Some(plan) = kept.plan.and_then(|plan| plan.taught(&methods)) else { return Ok(None) };
+    // A ladder of a catalogue that has changed since is given as it was posed.
+    Ok(app.make(teacher, move || plan.ladder()).await?.ok())
 }
 
 /// What a student wrote on one rung, with what was said of it.
@@ -75,8 +118,10 @@ struct HandedRung {
     lines: Vec<JudgedLine>,
     #[serde(skip_serializing_if = "Option::is_none")]
     answer: Option<JudgedLine>,
-    answered: bool,
-    finished: bool,
+    standing: Option<Standing>,
+    /// Rungs of students that end in the same have the same number.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    alike: Option<usize>,
     /// `right`, `partly` or `again`.
     #[serde(skip_serializing_if = "Option::is_none")]
     mark: Option<String>,
@@ -109,8 +154,8 @@ impl From<Work> for HandedWork {
             number: written.rung,
             lines: written.judgement.lines.clone(),
             answer: written.judgement.answer.clone(),
-            answered: written.judgement.answered,
-            finished: written.judgement.finished,
+            standing: Standing::of(&written.judgement),
+            alike: None,
             mark: said(written.rung).and_then(|remark| remark.mark.clone()),
             remark: said(written.rung).and_then(|remark| remark.remark.clone()),
         };
@@ -131,6 +176,8 @@ impl From<Work> for HandedWork {
 struct AssignmentView {
     assignment: AssignmentEntry,
     class: ClassId,
+    /// The rungs as they were given.
+    rungs: Vec<RungView>,
     work: Vec<HandedWork>,
 }
 
@@ -143,12 +190,37 @@ async fn open_assignment(
     Path(id): Path<AssignmentId>,
 ) -> Result<Json<AssignmentView>, ApiError> {
     let found = assignment::find(&app.db, teacher.0, id).await?;
+    let kept = assignment::ladder(&app.db, &found).await?;
     let work = assignment::work(&app.db, teacher.0, id).await?;
-    Ok(Json(AssignmentView {
-        class: found.class,
-        assignment: found.into(),
-        work: work.into_iter().map(HandedWork::from).collect(),
-    }))
+    let read = move || (views(&kept), grouped(&kept.ladder.rungs, work.clone()));
+    let (rungs, work) = app.make(teacher, read).await?;
+    Ok(Json(AssignmentView { class: found.class, assignment: found.into(), rungs, work }))
+}
+
+/// The work of all students, with what is alike of each rung.
+fn grouped(rungs: &[Rung], work: Vec<Work>) -> Vec<HandedWork> {
+    let mut alike: BTreeMap<(StudentId, u16), usize> = BTreeMap::new();
+    for (rung, number) in rungs.iter().zip(1u16..) {
+        let written: Vec<(StudentId, &Judgement)> = work
+            .iter()
+            .flat_map(|one| one.desk.iter().map(move |desk| (one.student, desk)))
+            .flat_map(|(student, desk)| desk.written.iter().map(move |rung| (student, rung)))
+            .filter(|(_, written)| written.rung == number)
+            .map(|(student, written)| (student, &written.judgement))
+            .collect();
+        let desks: Vec<&Judgement> = written.iter().map(|(_, judgement)| *judgement).collect();
+        for ((student, _), group) in written.iter().zip(live::alike(rung, &desks)) {
+            alike.extend(group.map(|group| ((*student, number), group)));
+        }
+    }
+    let handed = |one: Work| {
+        let mut handed = HandedWork::from(one);
+        for rung in &mut handed.rungs {
+            rung.alike = alike.get(&(handed.student, rung.number)).copied();
+        }
+        handed
+    };
+    work.into_iter().map(handed).collect()
 }
 
 /// Changes what holds for an assignment.

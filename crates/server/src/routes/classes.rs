@@ -43,6 +43,9 @@ struct ClassEntry {
     title: String,
     grade: u8,
     students: i64,
+    /// The method of each skill, where it is not the usual one: their ids.
+    #[schema(value_type = BTreeMap<String, String>)]
+    methods: Methods,
 }
 
 /// A class to be made.
@@ -91,13 +94,16 @@ pub(crate) struct AssignmentEntry {
     ladder: LadderId,
     title: String,
     rungs: u16,
+    /// The student whom alone it is for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    student: Option<StudentId>,
     rules: AssignmentRules,
 }
 
 impl From<Assignment> for AssignmentEntry {
     fn from(one: Assignment) -> Self {
-        let Assignment { id, ladder, title, rungs, rules, .. } = one;
-        Self { id, ladder, title, rungs, rules }
+        let Assignment { id, ladder, title, rungs, rules, of_student: student, .. } = one;
+        Self { id, ladder, title, rungs, student, rules }
     }
 }
 
@@ -143,8 +149,8 @@ async fn list_classes(
     teacher: SignedIn,
 ) -> Result<Json<Vec<ClassEntry>>, ApiError> {
     let entry = |class: Class| {
-        let Class { id, title, grade, students, .. } = class;
-        ClassEntry { id, title, grade, students }
+        let Class { id, title, grade, students, methods, .. } = class;
+        ClassEntry { id, title, grade, students, methods }
     };
     let all = class::of_teacher(&app.db, teacher.0).await?;
     Ok(Json(all.into_iter().map(entry).collect()))

@@ -62,7 +62,7 @@ const JOINS_OF_ADDRESS: Allowed = Allowed { times: 200, seconds: 3_600 };
 
 /// A rung as a student sees it: nothing of its answer.
 #[derive(Serialize, ToSchema)]
-struct DeskRung {
+pub(crate) struct DeskRung {
     number: usize,
     stage: Stage,
     prompt: String,
@@ -181,7 +181,7 @@ struct WritingKept {
     judgement: Judgement,
 }
 
-fn rung_view(number: usize, rung: &Rung) -> DeskRung {
+pub(crate) fn rung_view(number: usize, rung: &Rung) -> DeskRung {
     DeskRung {
         number,
         stage: rung.stage,

@@ -53,7 +53,7 @@ async fn versions(
         saved_at: i64::try_from(version.saved_at.unix_timestamp_nanos() / 1_000_000)
             .unwrap_or(i64::MAX),
     };
-    let all = history::of_lesson(&app.db, teacher.0, id).await?;
+    let all = history::of_lesson(&app.db, app.editor(teacher, id).await?, id).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
 }
 
@@ -66,7 +66,7 @@ async fn open_version(
     teacher: SignedIn,
     Path((id, revision)): Path<(LessonId, u32)>,
 ) -> Result<Json<LessonView>, ApiError> {
-    let lesson = history::find(&app.db, teacher.0, id, revision).await?;
+    let lesson = history::find(&app.db, app.editor(teacher, id).await?, id, revision).await?;
     Ok(Json(LessonView::of(id, revision, lesson)))
 }
 
@@ -80,6 +80,13 @@ async fn restore_version(
     Path((id, revision)): Path<(LessonId, u32)>,
     Body(restored): Body<Restored>,
 ) -> Result<Json<LessonView>, ApiError> {
-    let now = store::lesson::restore(&app.db, teacher.0, id, restored.based_on, revision).await?;
+    let now = store::lesson::restore(
+        &app.db,
+        app.editor(teacher, id).await?,
+        id,
+        restored.based_on,
+        revision,
+    )
+    .await?;
     Ok(Json(LessonView::of(id, now.revision, now.lesson)))
 }

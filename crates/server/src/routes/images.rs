@@ -1,4 +1,4 @@
-//! Images of slides: put in from a file, made safe, and shown to their owner.
+//! Images of slides: put in from a file, made safe, and shown to those who edit the slide.
 
 use crate::app::App;
 use crate::error::{ApiError, Failure};
@@ -45,6 +45,6 @@ async fn show_image(
     teacher: SignedIn,
     Path(id): Path<ImageId>,
 ) -> Result<impl IntoResponse, ApiError> {
-    let (kind, bytes) = store::image::find(&app.db, teacher.0, id).await?;
+    let (kind, bytes) = store::share::image(&app.db, teacher.0, id).await?;
     Ok(([(CONTENT_TYPE, ImageKind::media_type(&kind))], bytes))
 }

@@ -16,8 +16,9 @@ use drawing::Scene;
 use lesson::bench::{Change, Plan, Strength, Version, change, sheet};
 use serde::{Deserialize, Serialize};
 use skills::ladder::{Ladder, Rung};
+use std::sync::Arc;
 use store::ladder::KeptLadder;
-use store::{DeskId, LadderId, LessonId};
+use store::{DeskId, LadderId, LessonId, StoreError};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -29,8 +30,9 @@ pub(crate) const LONGEST_TITLE: usize = 120;
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
         .routes(routes!(ladders_of_lesson, hang_ladder))
-        .routes(routes!(all_ladders))
-        .routes(routes!(open_ladder))
+        .routes(routes!(all_ladders, make_ladder))
+        .routes(routes!(open_ladder, remove_ladder))
+        .routes(routes!(put_on_lesson))
         .routes(routes!(sheet_pdf))
         .routes(routes!(key_pdf))
         .routes(routes!(desks_of_ladder))
@@ -50,6 +52,9 @@ pub(crate) struct RungView {
     /// The picture of its working, grown to its end.
     #[serde(skip_serializing_if = "Option::is_none")]
     grown: Option<Scene>,
+    /// Why it is there, where it was made for somebody's slips and gaps.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub(crate) why: Option<String>,
 }
 
 impl RungView {
@@ -60,7 +65,13 @@ impl RungView {
             scene: rung.figure.as_ref().map(drawing::draw),
             grown: rung.grown().map(drawing::draw),
             rung,
+            why: None,
         }
+    }
+
+    /// The same with why it is there.
+    pub(crate) fn because(self, why: Option<String>) -> Self {
+        Self { why, ..self }
     }
 }
 
@@ -68,7 +79,9 @@ impl RungView {
 #[derive(Serialize, ToSchema)]
 struct LadderView {
     id: LadderId,
-    lesson: LessonId,
+    /// The lesson that it hangs on, if it hangs on one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    lesson: Option<LessonId>,
     title: String,
     /// The address of its Step Desk within this site.
     desk: String,
@@ -91,9 +104,9 @@ struct LadderEntry {
     rungs: u16,
 }
 
-/// A ladder to be hung on a lesson.
+/// A ladder to be kept.
 #[derive(Deserialize, ToSchema)]
-struct NewLadder {
+pub(crate) struct NewLadder {
     title: String,
     /// What it is made of; a plan without rungs is drawn for its order.
     plan: Plan,
@@ -155,8 +168,14 @@ fn desk_path(link: &str) -> String {
     format!("/desk/{link}")
 }
 
-fn views(rungs: Vec<Rung>) -> Vec<RungView> {
-    rungs.into_iter().enumerate().map(|(index, rung)| RungView::of(index, rung)).collect()
+/// The rungs of a ladder, to its teacher.
+pub(crate) fn views(kept: &KeptLadder) -> Vec<RungView> {
+    let plan = kept.plan.as_ref().map_or(&[][..], |plan| &plan.rungs);
+    let view = |(index, rung): (usize, &Rung)| {
+        let why = plan.get(index).and_then(|placed| placed.why.clone());
+        RungView::of(index, rung.clone()).because(why)
+    };
+    kept.ladder.rungs.iter().enumerate().map(view).collect()
 }
 
 /// Hangs a ladder on a lesson.
@@ -169,20 +188,93 @@ async fn hang_ladder(
     Path(lesson): Path<LessonId>,
     Body(new): Body<NewLadder>,
 ) -> Result<Json<Made>, ApiError> {
-    let title = new.title.trim();
-    if title.is_empty() || title.chars().count() > LONGEST_TITLE {
-        return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
-    }
-    let made = move || {
-        let mut plan = new.plan.clone();
-        if plan.rungs.is_empty() {
-            plan = change(&plan, &Change::Draw { order: plan.order.clone() })?;
+    keep(app, teacher, Some(lesson), new).await
+}
+
+/// Makes a ladder that stands on the shelf by itself.
+#[utoipa::path(post, path = "/api/ladders", request_body = NewLadder,
+    responses((status = 200, body = Made), (status = "default", body = Failure)))]
+async fn make_ladder(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Body(new): Body<NewLadder>,
+) -> Result<Json<Made>, ApiError> {
+    keep(app, teacher, None, new).await
+}
+
+impl NewLadder {
+    /// Its title, what it is made of, and its problems, each made and proved.
+    pub(crate) async fn made(
+        self,
+        app: &App,
+        teacher: SignedIn,
+    ) -> Result<(String, Plan, Ladder), ApiError> {
+        let title = self.title.trim().to_owned();
+        if title.is_empty() || title.chars().count() > LONGEST_TITLE {
+            return Err(ApiError::bad("Give the ladder a title of at most 120 characters."));
         }
-        plan.ladder().map(|ladder| (plan, ladder))
-    };
-    let (plan, ladder) = app.make(teacher, made).await??;
-    let id = store::ladder::create(&app.db, teacher.0, lesson, title, &ladder, Some(&plan)).await?;
+        let made = move || {
+            let mut plan = self.plan.clone();
+            if plan.rungs.is_empty() {
+                plan = change(&plan, &Change::Draw { order: plan.order.clone() })?;
+            }
+            plan.ladder().map(|ladder| (plan, ladder))
+        };
+        let (plan, ladder) = app.make(teacher, made).await??;
+        Ok((title, plan, ladder))
+    }
+}
+
+async fn keep(
+    app: App,
+    teacher: SignedIn,
+    lesson: Option<LessonId>,
+    new: NewLadder,
+) -> Result<Json<Made>, ApiError> {
+    let (title, plan, ladder) = new.made(&app, teacher).await?;
+    let owner = super::bench::owner(&app, teacher, lesson).await?;
+    let id = store::ladder::create(&app.db, owner, lesson, &title, &ladder, Some(&plan)).await?;
     Ok(Json(Made { id: id.0 }))
+}
+
+/// Where a ladder hangs.
+#[derive(Deserialize, ToSchema)]
+struct HangsOn {
+    /// The lesson; none for the shelf.
+    #[serde(default)]
+    lesson: Option<LessonId>,
+}
+
+/// Hangs a ladder on a lesson, or takes it off.
+#[utoipa::path(put, path = "/api/ladders/{id}/lesson", params(("id" = u64, Path)),
+    request_body = HangsOn,
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn put_on_lesson(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LadderId>,
+    Body(on): Body<HangsOn>,
+) -> Result<StatusCode, ApiError> {
+    store::ladder::hang(&app.db, teacher.0, id, on.lesson).await?;
+    Ok(StatusCode::NO_CONTENT)
+}
+
+/// Takes a ladder away, with the desks that were joined by its own link.
+#[utoipa::path(delete, path = "/api/ladders/{id}", params(("id" = u64, Path)),
+    responses((status = 204), (status = "default", body = Failure)))]
+async fn remove_ladder(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Path(id): Path<LadderId>,
+) -> Result<StatusCode, ApiError> {
+    let done = store::ladder::remove(&app.db, teacher.0, id).await;
+    done.map_err(|error| match error {
+        StoreError::Taken => {
+            ApiError::bad("This ladder is given to a class. Take that assignment back first.")
+        }
+        other => other.into(),
+    })?;
+    Ok(StatusCode::NO_CONTENT)
 }
 
 /// The ladders that hang on a lesson.
@@ -199,7 +291,7 @@ async fn ladders_of_lesson(
         desk: desk_path(&hung.link),
         rungs: hung.rungs,
     };
-    let all = store::ladder::hung(&app.db, teacher.0, lesson).await?;
+    let all = store::ladder::hung(&app.db, app.editor(teacher, lesson).await?, lesson).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
 }
 
@@ -208,8 +300,9 @@ async fn ladders_of_lesson(
 struct LadderOnShelf {
     id: LadderId,
     title: String,
-    /// The lesson that it hangs on.
-    lesson: LessonId,
+    /// The lesson that it hangs on, if it hangs on one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    lesson: Option<LessonId>,
     rungs: u16,
     /// The skills on it, by their titles.
     skills: Vec<String>,
@@ -277,13 +370,14 @@ async fn open_ladder(
     teacher: SignedIn,
     Path(id): Path<LadderId>,
 ) -> Result<Json<LadderView>, ApiError> {
-    let kept = store::ladder::find(&app.db, teacher.0, id).await?;
-    let rungs = kept.ladder.rungs;
-    let rungs = app.make(teacher, move || views(rungs.clone())).await?;
+    let owner = store::share::ladder_seen_by(&app.db, teacher.0, id).await?;
+    let kept = Arc::new(store::ladder::find(&app.db, owner, id).await?);
+    let shown = Arc::clone(&kept);
+    let rungs = app.make(teacher, move || views(&shown)).await?;
     Ok(Json(LadderView {
         id,
         lesson: kept.lesson,
-        title: kept.title,
+        title: kept.title.clone(),
         desk: desk_path(&kept.link),
         hints: kept.hints,
         alone: kept.alone,
@@ -359,7 +453,8 @@ async fn print(
     what: &str,
     make: impl Fn(&str, &Ladder) -> Result<paper::Pdf, paper::PaperError> + Send + Sync + 'static,
 ) -> Result<Response, ApiError> {
-    let kept = store::ladder::find(&app.db, teacher.0, id).await?;
+    let owner = store::share::ladder_seen_by(&app.db, teacher.0, id).await?;
+    let kept = store::ladder::find(&app.db, owner, id).await?;
     let (version, strength) = (asked.version, asked.strength);
     let made = move || {
         let ladder = asked_sheet(&kept, (version, strength))?;

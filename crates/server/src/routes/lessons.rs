@@ -101,7 +101,7 @@ async fn open_lesson(
     teacher: SignedIn,
     Path(id): Path<LessonId>,
 ) -> Result<Json<LessonView>, ApiError> {
-    let kept = store::lesson::find(&app.db, teacher.0, id).await?;
+    let kept = store::lesson::find(&app.db, app.editor(teacher, id).await?, id).await?;
     let view = move || LessonView::of(id, kept.revision, kept.lesson.clone());
     Ok(Json(app.make(teacher, view).await?))
 }
@@ -117,14 +117,16 @@ async fn save_lesson(
     Path(id): Path<LessonId>,
     Body(changed): Body<ChangedLesson>,
 ) -> Result<Json<LessonView>, ApiError> {
-    let before = store::lesson::find(&app.db, teacher.0, id).await?;
+    let before = store::lesson::find(&app.db, app.editor(teacher, id).await?, id).await?;
     let based_on = changed.based_on;
     let view = move || {
         let proved = changed.lesson.clone().proved(&before.lesson).map_err(bad)?;
         Ok::<_, ApiError>(LessonView::of(id, based_on, proved))
     };
     let mut view = app.make(teacher, view).await??;
-    let saved = store::lesson::save(&app.db, teacher.0, id, based_on, &view.lesson).await;
+    let saved =
+        store::lesson::save(&app.db, app.editor(teacher, id).await?, id, based_on, &view.lesson)
+            .await;
     view.revision = saved?;
     Ok(Json(view))
 }

@@ -18,7 +18,7 @@ use lesson::{Checked, LessonFile, Slide, Wanted};
 use serde::{Deserialize, Serialize};
 use std::collections::BTreeMap;
 use store::lesson::{New, NewImage, NewLadder, OnShelf};
-use store::{ImageId, LessonId};
+use store::{ImageId, LessonId, StoreError, TeacherId};
 use teaching::skill::Strand;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::{OpenApiRouter, UtoipaMethodRouterExt as _};
@@ -180,7 +180,7 @@ async fn offer_lesson(
         let (ladder, plan) = (offer.ladder.ladder()?, offer.ladder);
         // Where a ladder waits for its number, it is named by none.
         let hung = NewLadder { named: 0, title: plan.title.clone(), ladder, plan: Some(plan) };
-        Ok::<_, ApiError>(New { lesson: offer.lesson, images: Vec::new(), ladders: vec![hung] })
+        Ok::<_, ApiError>(New { ladders: vec![hung], ..offer.lesson.into() })
     };
     let new = app.make(teacher, new).await??;
     made(&app, teacher, new).await
@@ -249,7 +249,7 @@ fn unpacked(text: &str) -> Result<New, ApiError> {
         let title = title.chars().take(LONGEST_TITLE).collect();
         ladders.push(NewLadder { named, title, ladder, plan: Some(plan) });
     }
-    Ok(New { lesson, images, ladders })
+    Ok(New { lesson, images, ladders, came_from: None })
 }
 
 /// The lesson as a file, with its images and its ladders.
@@ -318,8 +318,23 @@ async fn copy_lesson(
     teacher: SignedIn,
     Path(id): Path<LessonId>,
 ) -> Result<Json<Made>, ApiError> {
-    let kept = store::lesson::find(&app.db, teacher.0, id).await?;
-    let hung = store::ladder::of_lesson(&app.db, teacher.0, id).await?.into_iter();
+    let owner = app.editor(teacher, id).await?;
+    let mut new = lesson_to_copy(&app, owner, id).await?;
+    if owner == teacher.0 {
+        // Images are the teacher's: both lessons show the same ones.
+        new.images.clear();
+    }
+    made(&app, teacher, new).await
+}
+
+/// A lesson of that owner as it is copied: with its images and its ladders.
+pub(crate) async fn lesson_to_copy(
+    app: &App,
+    owner: TeacherId,
+    id: LessonId,
+) -> Result<New, StoreError> {
+    let kept = store::lesson::find(&app.db, owner, id).await?;
+    let hung = store::ladder::of_lesson(&app.db, owner, id).await?.into_iter();
     let ladders = hung.map(|old| NewLadder {
         named: old.id.0,
         title: old.title,
@@ -327,8 +342,14 @@ async fn copy_lesson(
         plan: old.plan,
     });
     let lesson = kept.lesson.copied();
-    // Images are the teacher's: both lessons show the same ones.
-    made(&app, teacher, New { lesson, images: Vec::new(), ladders: ladders.collect() }).await
+    let mut images = Vec::new();
+    for named in lesson.images() {
+        // One that is nobody's of those who edit it is not given away.
+        if let Ok((kind, bytes)) = store::share::image(&app.db, owner, ImageId(named)).await {
+            images.push(NewImage { named, kind, bytes });
+        }
+    }
+    Ok(New { lesson, images, ladders: ladders.collect(), came_from: None })
 }
 
 /// Puts a lesson on the shelf, away, or into the bin.

@@ -81,7 +81,8 @@ async fn page(app: &App, session: &Session, link: &str) -> Result<StudentPage, A
         Err(error) => return Err(error.into()),
     };
     let mut assignments = Vec::new();
-    for one in assignment::of_class(&app.db, class.id).await? {
+    let all = assignment::of_class(&app.db, class.id).await?;
+    for one in all.into_iter().filter(|one| one.is_for(id)) {
         assignments.push(of_student(app, one, id).await?);
     }
     Ok(StudentPage { title: class.title, student: Some(student.name), assignments })

@@ -315,3 +315,108 @@ async fn students_are_renamed_hidden_put_together_and_deleted() {
     done("DELETE", class.clone(), None).await;
     assert_eq!(given.orla.ask("GET", "/api/classes", None).await, json!([]));
 }
+
+#[tokio::test]
+async fn what_came_back_adds_up_and_leads_to_the_next_ladder() {
+    let given = given(rules("at_once")).await;
+    let (orla, class) = (&given.orla, given.class);
+    let (ada, bo) = (given.student(0).await, given.student(1).await);
+    // Ada goes through the first rung as the key does, Bo breaks on it.
+    let view = orla.ask("GET", &format!("/api/assignments/{}", given.assignment), None).await;
+    let answer = view["rungs"][0]["rung"]["answer"]["text"].as_str().expect("a key").to_owned();
+    given.write(&ada, 1, 0, &answer).await;
+    given.write(&bo, 1, 0, "x = 100001").await;
+    for student in [&ada, &bo] {
+        student.raw("POST", &format!("{}/hand-in", given.desk), Some(json!({}))).await;
+    }
+    let results = |query: &str| format!("/api/classes/{class}/results{query}");
+    let by_skill = orla.ask("GET", &results(""), None).await;
+    assert_eq!(by_skill["columns"][0]["title"], "Linear equations");
+    let share = |name: &str| {
+        let rows = by_skill["rows"].as_array().expect("rows");
+        let row = rows.iter().find(|row| row["student"]["name"] == name).expect("a row");
+        let share = &row["shares"][0];
+        ["finished", "tried", "asked"].map(|of| share[of].as_u64().expect("a count"))
+    };
+    assert_eq!((share("Ada"), share("Bo"), share("Cy")), ([1, 1, 3], [0, 1, 3], [0, 0, 3]));
+    let together = &by_skill["together"][0];
+    assert_eq!((&together["finished"], &together["asked"]), (&json!(1), &json!(9)));
+    let by_rung = format!("?by=rung&assignment={}", given.assignment);
+    let rungs = orla.ask("GET", &results(&by_rung), None).await;
+    assert_eq!(rungs["columns"].as_array().map(Vec::len), Some(3));
+    assert_eq!(rungs["rows"][0]["shares"][0]["standing"], "finished");
+    assert_eq!(rungs["rows"][1]["shares"][0]["standing"], "breaks");
+    assert!(rungs["rows"][2]["shares"][0].get("standing").is_none());
+    let (_, says) = orla.refused("GET", &results("?by=rung"), json!(null)).await;
+    assert_eq!(says, "Choose the assignment whose rungs you want to see.");
+    let (status, _) = orla.refused("GET", &results("?assignment=9999"), json!(null)).await;
+    assert_eq!(status, StatusCode::NOT_FOUND);
+
+    // Each as a file; a name that a spreadsheet would run is only a name.
+    let names = json!({"names": ["=1+1"]});
+    let taken = orla.raw("POST", &format!("/api/classes/{class}/students"), Some(names)).await.0;
+    let (status, csv, _) = orla.raw("GET", &results(".csv?by=work"), None).await;
+    let csv = String::from_utf8(csv).expect("text");
+    assert_eq!(status, StatusCode::OK);
+    assert!(csv.contains("Ada,1,1,3"), "{csv}");
+    assert!(!csv.contains("\n=1+1") && csv.contains("'=1+1") == (taken == StatusCode::NO_CONTENT));
+    let (status, xlsx, _) = orla.raw("GET", &results(".xlsx?by=skill"), None).await;
+    assert!(status == StatusCode::OK && xlsx.starts_with(b"PK"));
+
+    // The next ladder fits its time, says why, and is given in one request.
+    let next = format!("/api/classes/{class}/next");
+    let (_, says) = orla.refused("POST", &next, json!({"minutes": 3, "seed": 1})).await;
+    assert_eq!(says, "A ladder takes from 5 to 120 minutes.");
+    let made = orla.ask("POST", &next, Some(json!({"minutes": 15, "seed": 1}))).await;
+    assert!(made["minutes"].as_u64().is_some_and(|minutes| (1..=15).contains(&minutes)));
+    let why = made["rungs"][0]["why"].as_str().expect("a reason");
+    assert!(why.contains("did not finish") || why.contains(':'), "{why}");
+    let entry = &by_skill["rows"][1]["student"]["id"];
+    let body = json!({"made": {"title": made["title"], "plan": made["plan"]}, "student": entry,
+                      "rules": rules("at_once")});
+    let path = format!("/api/classes/{class}/assignments");
+    let second = orla.ask("POST", &path, Some(body)).await["id"].clone();
+    let of_bo = bo.ask("GET", &given.page, None).await;
+    assert_eq!(of_bo["assignments"].as_array().map(Vec::len), Some(2));
+    let of_ada = ada.ask("GET", &given.page, None).await;
+    assert_eq!(of_ada["assignments"].as_array().map(Vec::len), Some(1), "it is for Bo alone");
+    let opened = orla.ask("GET", &format!("/api/assignments/{second}"), None).await;
+    assert_eq!(opened["work"].as_array().map(Vec::len), Some(1));
+    assert!(opened["rungs"][0]["why"].is_string(), "the teacher still sees why");
+    let desk = of_bo["assignments"][0]["desk"].as_str().expect("a desk");
+    let seen = bo.ask("GET", &format!("/api{desk}"), None).await.to_string();
+    assert!(!seen.contains("did not finish"), "a student is not told of others");
+}
+
+#[tokio::test]
+async fn a_class_is_given_its_own_methods() {
+    let orla = teacher().await;
+    let made = json!({"title": "7b", "grade": 7});
+    let class = orla.ask("POST", "/api/classes", Some(made)).await["id"].as_u64().expect("an id");
+    let plan = json!({"title": "", "next_key": 1, "rungs": [], "order": {
+        "skills": ["equations.linear"], "grip": 3, "tilt": 0, "climb": 0, "seed": 7}});
+    let new = json!({"title": "By itself", "plan": plan});
+    let ladder = orla.ask("POST", "/api/ladders", Some(new)).await["id"].clone();
+    let skills = orla.ask("GET", "/api/skills", None).await;
+    let skills = skills.as_array().expect("skills");
+    let linear = skills.iter().find(|one| one["id"] == "equations.linear").expect("a skill");
+    let other = linear["methods"][1]["id"].as_str().expect("another method");
+    let methods =
+        |asked: Value| json!({"title": "7b", "grade": 7, "methods": asked, "keep_days": 30});
+    let give = async || {
+        let path = format!("/api/classes/{class}/assignments");
+        let body = json!({"ladder": ladder, "rules": rules("at_once")});
+        let id = orla.ask("POST", &path, Some(body)).await["id"].clone();
+        let view = orla.ask("GET", &format!("/api/assignments/{id}"), None).await;
+        view["rungs"][0]["rung"].clone()
+    };
+    let usual = give().await;
+    let path = format!("/api/classes/{class}");
+    let asked = methods(json!({"equations.linear": other}));
+    orla.raw("PUT", &path, Some(asked)).await;
+    let taught = give().await;
+    assert_eq!(usual["prompt"], taught["prompt"], "the same problem");
+    assert_eq!(usual["answer"], taught["answer"]);
+    assert_eq!((&usual["method"] == other, taught["method"].as_str()), (false, Some(other)));
+    assert_ne!(usual["working"], taught["working"]);
+}

@@ -8,4 +8,5 @@ mod common;
 mod failures;
 mod guarded;
 mod planned;
+mod roles;
 mod taught;

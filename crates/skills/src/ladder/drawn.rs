@@ -56,13 +56,14 @@ impl Drawn {
     /// The first attempt at place `at` of a stage, where the skills of an order take turns.
     pub fn of(order: &LadderOrder, stage: Stage, at: usize) -> Self {
         let turns = order.skills.len().max(1);
+        let skill = order.skills.get(at % turns).cloned().unwrap_or_default();
         Self {
-            skill: order.skills.get(at % turns).cloned().unwrap_or_default(),
+            method: order.method.or_else(|| order.methods.get(&skill).copied()),
+            skill,
             stage,
             index: at / turns,
             seed: order.seed,
             attempt: 0,
-            method: order.method,
             replaced: Vec::new(),
             world: order.world.clone(),
         }

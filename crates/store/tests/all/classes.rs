@@ -3,7 +3,9 @@
 use crate::kept::a_lesson_with_a_ladder;
 use desk::{DeskLine, GivenAnswer, judge_with};
 use skills::ladder::Rung;
-use store::assignment::{self, Assignment, AssignmentRules, Feedback, Remark};
+use store::assignment::{
+    self, Assignment, AssignmentRules, Feedback, Given, NewAssignment, Remark,
+};
 use store::audit::{self, Event};
 use store::class::{self, ClassSettings, Methods};
 use store::desk::Written;
@@ -47,8 +49,14 @@ fn rules() -> AssignmentRules {
 }
 
 impl World {
+    /// The ladder, to be given to a class.
+    fn new(&self, class: ClassId) -> NewAssignment<'static> {
+        let given = Given::Kept(self.ladder, None);
+        NewAssignment { class, given, of_student: None, rules: rules() }
+    }
+
     async fn given(&self) -> Assignment {
-        let id = assignment::create(&self.db, self.orla, self.class, self.ladder, rules()).await;
+        let id = assignment::create(&self.db, self.orla, self.new(self.class)).await;
         assignment::find(&self.db, self.orla, id.expect("given")).await.expect("there")
     }
 
@@ -125,7 +133,7 @@ async fn a_ladder_is_given_only_to_a_class_of_the_same_teacher() {
     let w = world().await;
     let theirs = class::create(&w.db, w.other, "9c", 9).await.expect("kept");
     for (owner, class) in [(w.orla, theirs), (w.other, w.class), (w.other, theirs)] {
-        assert!(is_gone(assignment::create(&w.db, owner, class, w.ladder, rules()).await));
+        assert!(is_gone(assignment::create(&w.db, owner, w.new(class)).await));
     }
     let given = w.given().await;
     let (found, kept) = assignment::by_link(&w.db, &given.link).await.expect("it opens");
@@ -360,4 +368,70 @@ async fn the_log_comes_in_pages_the_latest_first() {
     let year = 365 * 86_400;
     assert_eq!(audit::sweep(&w.db, year + 10).await.expect("swept"), 10);
     assert!(matches!(audit::read(&w.db, Some("x")).await, Err(StoreError::NoSuchPage)));
+}
+
+#[tokio::test]
+async fn an_assignment_for_one_student_is_nobody_elses() {
+    let w = world().await;
+    let [ada, bo, _] = w.students[..] else { panic!("three students") };
+    let new = NewAssignment { of_student: Some(ada), ..w.new(w.class) };
+    let id = assignment::create(&w.db, w.orla, new).await.expect("given");
+    let given = assignment::find(&w.db, w.orla, id).await.expect("there");
+    assert!(given.is_for(ada) && !given.is_for(bo));
+    assert!(assignment::desk(&w.db, &given, ada).await.is_ok());
+    assert!(is_gone(assignment::desk(&w.db, &given, bo).await));
+    let work = assignment::work(&w.db, w.orla, id).await.expect("work");
+    assert_eq!(work.iter().map(|one| one.student).collect::<Vec<_>>(), [ada]);
+    let nobody = NewAssignment { of_student: Some(StudentId(9_999)), ..w.new(w.class) };
+    assert!(is_gone(assignment::create(&w.db, w.orla, nobody).await));
+}
+
+#[tokio::test]
+async fn a_ladder_is_given_as_the_class_is_taught_and_a_new_one_is_kept_with_it() {
+    let w = world().await;
+    let kept = ladder::find(&w.db, w.orla, w.ladder).await.expect("a ladder");
+    let mut taught = kept.ladder.clone();
+    taught.rungs[0].prompt = "As the class is taught".into();
+    let given = Given::Kept(w.ladder, Some(&taught));
+    let id = assignment::create(&w.db, w.orla, NewAssignment { given, ..w.new(w.class) }).await;
+    let given = assignment::find(&w.db, w.orla, id.expect("given")).await.expect("there");
+    let (_, opened) = assignment::by_link(&w.db, &given.link).await.expect("it opens");
+    assert_eq!(opened.ladder, taught);
+    assert_eq!(ladder::find(&w.db, w.orla, w.ladder).await.expect("a ladder"), kept);
+
+    let plan = lesson::bench::Plan::new(skills::LadderOrder::default());
+    let before = ladder::of_teacher(&w.db, w.orla, "", None).await.expect("ladders").entries.len();
+    let new = Given::New("Next for 7b", &kept.ladder, &plan);
+    let id = assignment::create(&w.db, w.orla, NewAssignment { given: new, ..w.new(w.class) });
+    let given = assignment::find(&w.db, w.orla, id.await.expect("given")).await.expect("there");
+    assert_eq!(given.title, "Next for 7b");
+    let after = ladder::of_teacher(&w.db, w.orla, "", None).await.expect("ladders").entries;
+    assert_eq!((after.len(), after[0].lesson), (before + 1, None));
+    // Where the class is not theirs, the ladder is not kept either.
+    let refused =
+        assignment::create(&w.db, w.other, NewAssignment { given: new, ..w.new(w.class) }).await;
+    assert!(is_gone(refused));
+    let theirs = ladder::of_teacher(&w.db, w.other, "", None).await.expect("ladders").entries;
+    assert_eq!(theirs, []);
+}
+
+#[tokio::test]
+async fn what_came_back_is_told_in_the_order_in_which_it_was_given() {
+    let w = world().await;
+    let [ada, bo, _] = w.students[..] else { panic!("three students") };
+    let (first, second) = (w.given().await, w.given().await);
+    w.write(&first, ada, 1, "x = 1").await;
+    w.write(&first, ada, 2, "x = 2").await;
+    assignment::desk(&w.db, &second, bo).await.expect("opened, and nothing written");
+    let desk = assignment::desk(&w.db, &first, ada).await.expect("a desk");
+    assignment::hand_in(&w.db, desk, 77).await.expect("handed in");
+    let back = assignment::came_back(&w.db, w.orla, w.class, 40).await.expect("theirs");
+    assert_eq!(back.iter().map(|one| one.assignment.id).collect::<Vec<_>>(), [first.id, second.id]);
+    let (student, progress, written) = &back[0].desks[0];
+    assert_eq!((*student, progress.handed_in), (ada, Some(77)));
+    assert_eq!(written.iter().map(|one| one.rung).collect::<Vec<_>>(), [1, 2]);
+    assert_eq!((back[1].desks[0].0, back[1].desks[0].2.len()), (bo, 0));
+    let latest = assignment::came_back(&w.db, w.orla, w.class, 1).await.expect("theirs");
+    assert_eq!(latest[0].assignment.id, second.id);
+    assert!(is_gone(assignment::came_back(&w.db, w.other, w.class, 40).await));
 }

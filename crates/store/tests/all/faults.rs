@@ -199,6 +199,7 @@ async fn a_new_lesson_is_whole_or_not_there() {
         lesson,
         images: vec![NewImage { named: 3, kind: "png".into(), bytes: vec![1, 2, 3] }],
         ladders: vec![hung(0), hung(1)],
+        came_from: None,
     };
     whole_or_nothing("create", &w, |db| {
         let new = new.clone();

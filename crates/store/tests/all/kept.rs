@@ -29,7 +29,7 @@ async fn world() -> World {
     World { db, url, orla, other, lesson }
 }
 
-fn a_lesson(topic: &str) -> Lesson {
+pub fn a_lesson(topic: &str) -> Lesson {
     Lesson::new(topic, 6, Strand::FractionsRatio, 45).expect("fine")
 }
 
@@ -46,7 +46,7 @@ fn an_order() -> LadderOrder {
     }
 }
 
-fn a_ladder() -> Ladder {
+pub fn a_ladder() -> Ladder {
     Ladder::make(&an_order()).expect("made")
 }
 
@@ -340,6 +340,7 @@ async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
             lesson: whole,
             images: vec![new(2, b"two"), new(1, b"one")],
             ladders: vec![hung(7), hung(0)],
+            came_from: None,
         },
     )
     .await
@@ -374,7 +375,8 @@ async fn a_lesson_comes_with_its_images_and_ladders_or_not_at_all() {
 
     // One ladder too many: nothing of it stays.
     let many = (0..=ladder::MOST_LADDERS).map(|_| hung(0)).collect();
-    let new = New { lesson: a_lesson("Full"), images: vec![new(1, b"one")], ladders: many };
+    let images = vec![new(1, b"one")];
+    let new = New { lesson: a_lesson("Full"), images, ladders: many, came_from: None };
     let refused = lesson::create(&w.db, w.orla, new).await;
     assert!(matches!(refused, Err(StoreError::Full)), "{refused:?}");
     let shelf = lesson::shelf(&w.db, w.orla, Place::Shelf, "full", None).await.expect("a shelf");

@@ -5,5 +5,6 @@ mod classes;
 mod faults;
 mod kept;
 mod limits;
+mod shared;
 mod started;
 mod together;

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 /** An image with its caption. */
-import { imageUrl } from '@/api/client'
+import { inject } from 'vue'
+import { imageFolder } from '@/api/client'
 import MathText from '@/components/MathText.vue'
 import type { FaceProps } from '../kinds'
 
 defineProps<FaceProps<'image'>>()
+/** Where images come from: those of a shared lesson come by its link. */
+const folder = inject(imageFolder, '/api/images')
 </script>
 
 <template>
   <figure class="block-picture image">
-    <img v-if="block.image" :src="imageUrl(block.image)" :alt="block.alt" />
+    <img v-if="block.image" :src="`${folder}/${block.image}`" :alt="block.alt" />
     <figcaption v-if="block.caption"><math-text :text="block.caption" /></figcaption>
   </figure>
 </template>
