@@ -201,7 +201,9 @@ async fn a_colleague_copies_by_link_and_another_edits_together_with_the_owner() 
     let owner = Browser::open(1280, 900).await;
     owner.sign_in(&program.url).await;
     owner.click("//a[contains(@class, 'lesson')]").await;
-    let title = owner.see("//h1").await.text().await.expect("a title");
+    owner.see("//button[normalize-space(.) = 'Share']").await;
+    let title = owner.ask("document.querySelector('h1').innerText").await;
+    let title = title.as_str().expect("a title").to_owned();
     let lesson = owner.ask("location.pathname").await;
     let lesson = lesson.as_str().expect("a path").to_owned();
     for kind in ["To copy", "To edit it together"] {
