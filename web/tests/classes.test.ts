@@ -60,6 +60,17 @@ describe('a list of names', () => {
 describe('a student’s own page', () => {
   const task = (title: string, state: string, more: object = {}) => ({ title, desk: `/desk/${title}`, state, rungs: 8, ...more })
 
+  it('lets in whoever scanned a card, and keeps the code out of the address', async () => {
+    window.location.hash = '#k3m9p'
+    asked.GET.mockImplementation(() => good({ title: '7b', assignments: [] }))
+    asked.POST.mockImplementation(() => good({ title: '7b', student: 'Ada', assignments: [] }))
+    const wrapper = stand(StudentClass, { link: 'abc' })
+    await flushPromises()
+    expect(asked.POST.mock.calls[0]![1].body).toEqual({ code: 'k3m9p' })
+    expect(read(wrapper)).toContain('Hello, Ada')
+    expect(window.location.hash).toBe('')
+  })
+
   it('asks for the code, and then says what there is', async () => {
     asked.GET.mockImplementation(() => good({ title: '7b', assignments: [] }))
     const assignments = [task('a', 'open', { finished: 0 }), task('b', 'in_progress', { finished: 3 }), task('c', 'handed_in'), task('d', 'given_back', { finished: 8 })]

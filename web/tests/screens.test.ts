@@ -114,8 +114,11 @@ describe('the shelf', () => {
     expect(read(checked)).toContain('can’t tell yet')
   })
 
-  it('invites to a first lesson where there is none', async () => {
-    expect(read(await shelf([]))).toContain('Make your first lesson')
+  it('asks what a teacher would like to do where nothing stands yet', async () => {
+    const wrapper = await shelf([])
+    expect(read(wrapper)).toContain('What would you like to do?')
+    expect(wrapper.findAll('.step')).toHaveLength(5)
+    expect(wrapper.find('.body').exists()).toBe(false)
   })
 
   it('looks for words on the server, once the typing rests', async () => {

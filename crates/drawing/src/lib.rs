@@ -7,8 +7,10 @@
 
 pub mod image;
 pub mod pictures;
+mod qr;
 pub mod scene;
 pub mod svg;
 
 pub use pictures::draw;
+pub use qr::qr;
 pub use scene::{Anchor, Label, Scene, Shape, Tone};

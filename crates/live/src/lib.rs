@@ -5,11 +5,13 @@ mod alike;
 mod next;
 mod results;
 mod standing;
+mod told;
 
 pub use alike::alike;
 pub use next::{Next, NextOrder, NothingYet, Who};
 pub use results::{Row, Seen, Share, by_rung, by_skill, by_work, slips};
 pub use standing::Standing;
+pub use told::{Feedback, open_to, withheld};
 
 use desk::Judgement;
 use lesson::bench::Plan;

@@ -3,7 +3,7 @@
 use algebra::Role;
 use desk::{DeskLine, Judgement, judge};
 use lesson::bench::{Change, Plan, change};
-use live::{Next, NextOrder, NothingYet, Sheet, Standing, Who, Work, alike};
+use live::{Feedback, Next, NextOrder, NothingYet, Sheet, Standing, Who, Work, alike};
 use skills::ids::method_named;
 use skills::ladder::{LadderOrder, Rung};
 use std::collections::BTreeSet;
@@ -251,4 +251,47 @@ fn the_next_ladder_is_worked_as_the_class_is_taught() {
     assert!(taught.taught(&order.methods).is_none());
     assert!(class.plan.taught(&[].into()).is_none());
     assert_eq!(method_named(other.as_str()), Some(other));
+}
+
+#[test]
+fn what_holds_is_told_when_the_teacher_wants_it() {
+    for (feedback, told) in [
+        // Before its day is over, after it, and when there is no day.
+        (Feedback::AtOnce, [true, true, true]),
+        (Feedback::AfterDue, [false, true, false]),
+        (Feedback::GivenBack, [false, false, false]),
+    ] {
+        let dues = [Some(100), Some(10), None];
+        assert_eq!(dues.map(|due| feedback.tells(due, false, 50)), told, "{feedback:?}");
+        assert_eq!(dues.map(|due| feedback.tells(due, true, 50)), [true; 3], "{feedback:?}");
+        assert_eq!(Feedback::named(feedback.name()), feedback);
+    }
+    assert_eq!(Feedback::named("something newer"), Feedback::GivenBack);
+}
+
+#[test]
+fn what_is_withheld_tells_how_a_line_was_read_and_nothing_else() {
+    let rung = skills::typed::rung::rung("3x = 12", None, Stage::Grip).expect("a rung");
+    for texts in [&["x = 9"][..], &["x = 4"], &["3x = 12", "x = 4"]] {
+        let said = live::withheld(judge(&rung, &lines(texts)));
+        assert!(!said.answered && !said.finished && said.next.is_empty());
+        assert_eq!(said.lines.len(), texts.len());
+        for (line, text) in said.lines.iter().zip(texts) {
+            assert_eq!(line.plain.replace(' ', ""), text.replace(' ', ""));
+            assert!(line.verdict.says.is_empty() && line.slip.is_none() && line.hints.is_empty());
+            assert!(!line.answers && line.role.is_none());
+        }
+    }
+}
+
+#[test]
+fn a_stage_opens_when_the_one_below_is_finished() {
+    let class = Class::new();
+    let first = |stage| class.rungs.iter().position(|rung| rung.stage == stage).expect("one");
+    let up_to = |count: usize| live::open_to(&class.rungs, |at| at < count);
+    assert_eq!(up_to(0), Stage::Grip);
+    assert_eq!(up_to(first(Stage::Tilt) - 1), Stage::Grip);
+    assert_eq!(up_to(first(Stage::Tilt)), Stage::Tilt);
+    assert_eq!(up_to(first(Stage::Climb)), Stage::Climb);
+    assert_eq!(up_to(class.rungs.len()), Stage::Climb);
 }

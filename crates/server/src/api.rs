@@ -28,6 +28,7 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::images::router())
         .merge(routes::ladders::router())
         .merge(routes::desks::router())
+        .merge(routes::desk_pictures::router())
         .merge(routes::classes::router())
         .merge(routes::assignments::router())
         .merge(routes::results::router())

@@ -5,6 +5,7 @@ pub(crate) mod administer;
 pub(crate) mod assignments;
 pub(crate) mod bench;
 pub(crate) mod classes;
+pub(crate) mod desk_pictures;
 pub(crate) mod desks;
 pub(crate) mod examples;
 pub(crate) mod history;

@@ -5,36 +5,12 @@ use crate::ladder::{self, KeptLadder, STRONGEST_HINT};
 use crate::{AssignmentId, ClassId, Db, DeskId, LadderId, StoreError, StudentId, TeacherId, link};
 use ::desk::Judgement;
 use lesson::bench::Plan;
+pub use live::Feedback;
 use skills::Ladder;
 use sqlx::types::Json;
 
 /// Most assignments of one class.
 pub const MOST_ASSIGNMENTS: i64 = 400;
-
-/// When students see what is said of their lines.
-#[derive(
-    Debug, Clone, Copy, PartialEq, Eq, serde::Serialize, serde::Deserialize, utoipa::ToSchema,
-)]
-#[serde(rename_all = "snake_case")]
-pub enum Feedback {
-    /// At once.
-    AtOnce,
-    /// When it is given back.
-    GivenBack,
-}
-
-impl Feedback {
-    const fn name(self) -> &'static str {
-        match self {
-            Self::AtOnce => "at_once",
-            Self::GivenBack => "given_back",
-        }
-    }
-
-    fn named(name: &str) -> Self {
-        if name == "given_back" { Self::GivenBack } else { Self::AtOnce }
-    }
-}
 
 /// What holds for an assignment.
 #[derive(
@@ -76,6 +52,13 @@ pub struct Assignment {
 }
 
 impl Assignment {
+    /// Whether its student sees at `now`, as Unix time in seconds, what is said of the lines of a desk that has come so far.
+    #[must_use]
+    pub fn tells(&self, progress: Progress, now: i64) -> bool {
+        let AssignmentRules { feedback, due, .. } = self.rules;
+        feedback.tells(due, progress.given_back.is_some(), now)
+    }
+
     /// Whether it is for that student of its class.
     #[must_use]
     pub fn is_for(&self, student: StudentId) -> bool {

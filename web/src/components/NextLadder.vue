@@ -78,7 +78,7 @@ async function toBench(): Promise<void> {
         <el-button size="large" :disabled="isGiving" @click="toBench">{{ resultWords.bench }}</el-button>
       </div>
       <failure-note v-if="notGiven" :failure="notGiven" />
-      <rung-sheet class="sheet" :rungs="next.rungs" />
+      <div><rung-sheet :rungs="next.rungs" /></div>
     </template>
   </section>
 </template>
@@ -122,8 +122,5 @@ async function toBench(): Promise<void> {
 }
 .made .el-button {
   margin: 0;
-}
-.sheet {
-  display: block;
 }
 </style>

@@ -27,6 +27,7 @@ const print = (): void => window.print()
       <li v-for="one in view.students.filter((s) => !s.hidden)" :key="one.id">
         <span class="name">{{ one.name }}</span>
         <span class="code">{{ one.code }}</span>
+        <img class="qr" :src="`/api/classes/${id}/students/${one.id}/card.svg`" :alt="classWords.scan(one.name)" loading="lazy" />
         <span class="where">{{ page }}</span>
       </li>
     </ul>
@@ -49,7 +50,8 @@ const print = (): void => window.print()
 }
 li {
   display: grid;
-  gap: 4px;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 4px 12px;
   padding: 16px;
   border: 1px dashed var(--ink-soft);
   break-inside: avoid;
@@ -62,7 +64,14 @@ li {
   font-weight: 700;
   letter-spacing: 0.14em;
 }
+.qr {
+  grid-row: 1 / span 2;
+  grid-column: 2;
+  inline-size: 88px;
+  block-size: 88px;
+}
 .where {
+  grid-column: 1 / -1;
   overflow-wrap: anywhere;
   font-size: 0.85rem;
 }

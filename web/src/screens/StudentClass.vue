@@ -17,7 +17,14 @@ const { failure: notIn, call: enterCall } = useCall()
 const params = { path: { link: props.link } }
 
 const load = (): Promise<boolean> => call(reply(api.GET('/api/class/{link}', { params })), (found) => (page.value = found))
-onMounted(load)
+/** A card that was scanned brings its code along, behind the sign that no server sees. */
+onMounted(async () => {
+  const scanned = location.hash.slice(1)
+  if (!scanned) return load()
+  history.replaceState(history.state, '', location.pathname)
+  code.value = scanned
+  return (await load()) && enter()
+})
 const enter = (): Promise<boolean> => enterCall(reply(api.POST('/api/class/{link}/enter', { params, body: { code: code.value } })), (found) => (page.value = found))
 async function leave(): Promise<void> {
   if (await call(reply<unknown>(api.POST('/api/class/{link}/leave', { params })))) await load()

@@ -17,7 +17,7 @@ use serde::{Deserialize, Serialize};
 use skills::ids::Methods;
 use skills::ladder::{Ladder, Rung};
 use std::collections::BTreeMap;
-use store::assignment::{self, AssignmentRules, Given, NewAssignment, Remark, Work};
+use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment, Remark, Work};
 use store::ladder::STRONGEST_HINT;
 use store::{AssignmentId, ClassId, DeskId, LadderId, StoreError, StudentId};
 use utoipa::ToSchema;
@@ -37,7 +37,16 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 const LONGEST_REMARK: usize = 400;
 /// What a rung may be marked with.
 const MARKS: &[&str] = &["right", "partly", "again"];
-const STRENGTHS: &str = "Hints come in three strengths: choose 0, 1, 2 or 3.";
+
+fn checked(rules: AssignmentRules) -> Result<(), ApiError> {
+    if rules.hints > STRONGEST_HINT {
+        return Err(ApiError::bad("Hints come in three strengths: choose 0, 1, 2 or 3."));
+    }
+    if rules.feedback == Feedback::AfterDue && rules.due.is_none() {
+        return Err(ApiError::bad("Choose a date: what holds is told when that day is over."));
+    }
+    Ok(())
+}
 
 /// A ladder that is given to a class: one that is kept, or one that is made for it.
 #[derive(Deserialize, ToSchema)]
@@ -71,9 +80,7 @@ async fn give_ladder(
     Body(new): Body<GivenLadder>,
 ) -> Result<Json<AssignmentMade>, ApiError> {
     let GivenLadder { ladder, made, student, rules } = new;
-    if rules.hints > STRONGEST_HINT {
-        return Err(ApiError::bad(STRENGTHS));
-    }
+    checked(rules)?;
     let methods = methods(&store::class::find(&app.db, teacher.0, class).await?.methods);
     let id = match (ladder, made) {
         (Some(ladder), None) => {
@@ -233,9 +240,7 @@ async fn change_assignment(
     Path(id): Path<AssignmentId>,
     Body(rules): Body<AssignmentRules>,
 ) -> Result<StatusCode, ApiError> {
-    if rules.hints > STRONGEST_HINT {
-        return Err(ApiError::bad(STRENGTHS));
-    }
+    checked(rules)?;
     assignment::set(&app.db, teacher.0, id, rules).await?;
     Ok(StatusCode::NO_CONTENT)
 }

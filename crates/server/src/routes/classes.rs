@@ -7,8 +7,8 @@ use crate::session::SignedIn;
 use crate::text::is_visible;
 use axum::Json;
 use axum::extract::State;
-use axum::http::StatusCode;
 use axum::http::header::{CONTENT_DISPOSITION, CONTENT_TYPE};
+use axum::http::{HeaderMap, StatusCode};
 use axum::response::{IntoResponse, Response};
 use serde::{Deserialize, Serialize};
 use store::assignment::{Assignment, AssignmentRules};
@@ -25,6 +25,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(read_roster))
         .routes(routes!(take_in_students))
         .routes(routes!(change_student, remove_student))
+        .routes(routes!(card_of_student))
         .routes(routes!(renew_student_code))
         .routes(routes!(merge_students))
         .routes(routes!(stored_of_student))
@@ -325,6 +326,26 @@ async fn remove_student(
 ) -> Result<StatusCode, ApiError> {
     class::remove_student(&app.db, teacher.0, id, student).await?;
     Ok(StatusCode::NO_CONTENT)
+}
+
+/// The way to a student's own page as a picture for a camera: the address with their code.
+#[utoipa::path(get, path = "/api/classes/{id}/students/{student}/card.svg",
+    params(("id" = u64, Path), ("student" = u64, Path)),
+    responses((status = 200, body = String, content_type = "image/svg+xml"), (status = "default", body = Failure)))]
+async fn card_of_student(
+    State(app): State<App>,
+    teacher: SignedIn,
+    headers: HeaderMap,
+    Path((id, student)): Path<(ClassId, StudentId)>,
+) -> Result<Response, ApiError> {
+    let found = class::find(&app.db, teacher.0, id).await?;
+    let code = class::student(&app.db, id, student).await?.code;
+    // What stands behind the sign is never sent to a server by itself: no log keeps the code.
+    let address = format!("{}/class/{}#{code}", super::accounts::home(&app, &headers), found.link);
+    let drawn = drawing::qr(&address);
+    let drawn =
+        drawn.ok_or_else(|| ApiError::bad("The name of this site is too long for a card."))?;
+    Ok(([(CONTENT_TYPE, "image/svg+xml")], drawn).into_response())
 }
 
 /// Gives a student a new code: the old one opens nothing any more.

@@ -11,22 +11,17 @@ use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
 use axum::http::StatusCode;
-use axum::http::header::CONTENT_TYPE;
-use axum::response::{IntoResponse, Response};
-use desk::{DeskLine, GivenAnswer, JudgedLine, Judgement, Keypad, MOST_LINES, judge_with};
+use desk::{DeskLine, GivenAnswer, Judgement, Keypad, MOST_LINES, judge_with};
 use drawing::Scene;
-use paper::sheets::working::PictureLine;
 use serde::{Deserialize, Serialize};
 use skills::ladder::Rung;
-use store::assignment::{self, Assignment, Feedback, Progress, Remark};
+use store::assignment::{self, Assignment, Progress, Remark};
 use store::attempt::{self, Allowed};
 use store::desk::{Desk, Written};
 use store::ladder::{KeptLadder, STRONGEST_HINT};
 use store::{DeskId, StoreError};
 use teaching::answer::AnswerKind;
-use teaching::picture::LinePicture;
 use teaching::skill::Stage;
-use teaching::verdict::{LineVerdict, VerdictWord};
 use teaching::working::WorkingLine;
 use tower_sessions::Session;
 use utoipa::ToSchema;
@@ -40,8 +35,6 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(leave_desk))
         .routes(routes!(hand_in))
         .routes(routes!(write_on_desk))
-        .routes(routes!(picture_of_step))
-        .routes(routes!(picture_of_working))
 }
 
 /// Longest name of a student, in characters.
@@ -237,29 +230,9 @@ async fn desk_of(
     }
 }
 
-/// What is said of lines where that is told only when the work is given back: how each was read, and nothing else.
-fn withheld(judgement: Judgement) -> Judgement {
-    let kept = |line: JudgedLine| JudgedLine {
-        verdict: LineVerdict::plain(VerdictWord::Given),
-        slip: None,
-        hints: Vec::new(),
-        role: None,
-        answers: false,
-        ..line
-    };
-    Judgement {
-        lines: judgement.lines.into_iter().map(kept).collect(),
-        answer: judgement.answer.map(kept),
-        answered: false,
-        finished: false,
-        next: Vec::new(),
-    }
-}
-
-/// Whether what is said of lines waits until the work is given back.
-fn waits(given: Option<&Assignment>, progress: Progress) -> bool {
-    given.is_some_and(|given| given.rules.feedback == Feedback::GivenBack)
-        && progress.given_back.is_none()
+/// Whether what is said of lines waits: until the work is given back, or its day is over.
+pub(super) fn waits(given: Option<&Assignment>, progress: Progress) -> bool {
+    given.is_some_and(|given| !given.tells(progress, session::now()))
 }
 
 /// The stage up to which rungs are open: one stage after the other, where they are staged.
@@ -267,13 +240,9 @@ fn open_to(given: Option<&Assignment>, rungs: &[Rung], written: &[Written]) -> S
     if !given.is_some_and(|given| given.rules.staged) {
         return Stage::Climb;
     }
-    let is_finished = |at: usize| {
+    live::open_to(rungs, |at| {
         written.iter().any(|one| usize::from(one.rung) == at + 1 && one.judgement.finished)
-    };
-    let open = |stage: &Stage| {
-        rungs.iter().enumerate().any(|(at, rung)| rung.stage == *stage && !is_finished(at))
-    };
-    Stage::ALL.into_iter().find(open).unwrap_or(Stage::Climb)
+    })
 }
 
 async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiError> {
@@ -336,9 +305,9 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
 }
 
 /// What a student is told of a judgement.
-fn told(judgement: Judgement, hints: u8, waits: bool) -> Judgement {
+pub(super) fn told(judgement: Judgement, hints: u8, waits: bool) -> Judgement {
     let judgement = judgement.with_hints(hints.into());
-    if waits { withheld(judgement) } else { judgement }
+    if waits { live::withheld(judgement) } else { judgement }
 }
 
 /// How an assignment stands for its student; with the key once it was given back.
@@ -486,16 +455,21 @@ async fn hand_in(
 }
 
 /// Where somebody sits: the ladder with the assignment, the desk, and the rung's index.
-struct Seat {
-    kept: KeptLadder,
-    given: Option<Assignment>,
-    desk: Desk,
-    index: usize,
-    progress: Progress,
+pub(super) struct Seat {
+    pub kept: KeptLadder,
+    pub given: Option<Assignment>,
+    pub desk: Desk,
+    pub index: usize,
+    pub progress: Progress,
 }
 
 /// The ladder, the desk of whoever asks, and the rung's index.
-async fn seat(app: &App, session: &Session, link: &str, number: u16) -> Result<Seat, ApiError> {
+pub(super) async fn seat(
+    app: &App,
+    session: &Session,
+    link: &str,
+    number: u16,
+) -> Result<Seat, ApiError> {
     let (kept, given) = opened(app, link).await?;
     let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
     let desk = desk_of(app, session, link, given.as_ref()).await?.ok_or_else(sit_down)?;
@@ -516,91 +490,6 @@ async fn seat(app: &App, session: &Session, link: &str, number: u16) -> Result<S
         None => Progress::default(),
     };
     Ok(Seat { kept, given, desk, index, progress })
-}
-
-/// The pictures of one line.
-#[derive(Serialize, ToSchema)]
-struct LineScenes {
-    /// The line, typeset.
-    latex: String,
-    /// Both sides as curves.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    curves: Option<Scene>,
-    /// The solutions on a number line.
-    #[serde(skip_serializing_if = "Option::is_none")]
-    solutions: Option<Scene>,
-}
-
-/// A step as pictures: of the line above and of the line itself.
-#[derive(Serialize, ToSchema)]
-struct StepScenes {
-    above: LineScenes,
-    line: LineScenes,
-}
-
-/// Draws a saved line and the one above it, in one window.
-#[utoipa::path(get, path = "/api/desk/{link}/rungs/{number}/lines/{line}/picture",
-    params(("link" = String, Path), ("number" = u16, Path), ("line" = usize, Path)),
-    responses((status = 200, body = StepScenes), (status = "default", body = Failure)))]
-async fn picture_of_step(
-    State(app): State<App>,
-    session: Session,
-    Path((link, number, line)): Path<(String, u16, usize)>,
-) -> Result<Json<StepScenes>, ApiError> {
-    let Seat { mut kept, given, desk, index, progress } =
-        seat(&app, &session, &link, number).await?;
-    if waits(given.as_ref(), progress) {
-        return Err(ApiError::not_found("The picture comes when your work is given back."));
-    }
-    let written = desk.written.into_iter().find(|w| w.rung == number);
-    // Where curves meet is what is asked: a picture is the strongest help, or comes with the answer.
-    let is_found = written.as_ref().is_some_and(|written| written.judgement.answered);
-    if kept.hints < STRONGEST_HINT && !is_found {
-        return Err(ApiError::not_found("The picture comes once the answer stands there."));
-    }
-    let lines = written.map(|written| written.lines);
-    let rung = kept.ladder.rungs.swap_remove(index);
-    let scenes = |picture: LinePicture| LineScenes {
-        latex: picture.latex,
-        curves: picture.curves.as_ref().map(drawing::draw),
-        solutions: picture.solutions.as_ref().map(drawing::draw),
-    };
-    let draw = move || {
-        let lines = lines.as_deref().unwrap_or_default();
-        let (above, line) = desk::step(&rung, lines, line.checked_sub(1)?)?;
-        let [above, line] = teaching::picture::of_step(&above, &line)?.map(scenes);
-        Some(StepScenes { above, line })
-    };
-    let drawn = app.pools.judging.run(Asker::student(kept.id, desk.id), draw).await?;
-    let nothing = || ApiError::not_found("There is nothing to draw for this step.");
-    Ok(Json(drawn.ok_or_else(nothing)?))
-}
-
-/// The saved lines of a rung as a picture that can be copied.
-#[utoipa::path(get, path = "/api/desk/{link}/rungs/{number}/working.svg",
-    params(("link" = String, Path), ("number" = u16, Path)),
-    responses((status = 200, content_type = "image/svg+xml", body = String),
-              (status = "default", body = Failure)))]
-async fn picture_of_working(
-    State(app): State<App>,
-    session: Session,
-    Path((link, number)): Path<(String, u16)>,
-) -> Result<Response, ApiError> {
-    let Seat { kept, given, desk, index, progress } = seat(&app, &session, &link, number).await?;
-    let waits = waits(given.as_ref(), progress);
-    let written = desk.written.into_iter().find(|w| w.rung == number);
-    let judged = written.map(|w| told(w.judgement, 0, waits).lines).unwrap_or_default();
-    let problem = kept.ladder.rungs[index].prompt.clone();
-    let line = |line: JudgedLine| PictureLine {
-        line: if line.reading.is_empty() { line.plain } else { format!("${}$", line.reading) },
-        beside: line.verdict.made,
-    };
-    let first = PictureLine { line: problem, beside: String::new() };
-    let lines: Vec<_> = std::iter::once(first).chain(judged.into_iter().map(line)).collect();
-    let asker = Asker::student(kept.id, desk.id);
-    let made = app.pools.sheets.run(asker, move || paper::sheets::working::picture(&lines));
-    let svg = made.await?.map_err(|error| ApiError::internal(&error))?;
-    Ok(([(CONTENT_TYPE, "image/svg+xml")], svg).into_response())
 }
 
 /// Judges the lines of a rung and keeps them; when this answers, they are committed.

@@ -10,7 +10,7 @@ use axum::extract::State;
 use axum::http::StatusCode;
 use serde::{Deserialize, Serialize};
 use store::StoreError;
-use store::assignment::{self, Assignment, Feedback};
+use store::assignment::{self, Assignment};
 use store::attempt::{self, Allowed};
 use store::class::{self, Class};
 use tower_sessions::Session;
@@ -101,8 +101,8 @@ async fn of_student(
         Some(begun) if begun.written == 0 => AssignmentState::Open,
         Some(_) => AssignmentState::InProgress,
     };
-    let is_told = one.rules.feedback == Feedback::AtOnce
-        || begun.as_ref().is_some_and(|begun| begun.progress.given_back.is_some());
+    let progress = begun.as_ref().map(|begun| begun.progress).unwrap_or_default();
+    let is_told = one.tells(progress, session::now());
     Ok(StudentAssignment {
         title: one.title,
         desk: format!("/desk/{}", one.link),

@@ -417,6 +417,43 @@ async fn a_class_is_given_its_own_methods() {
     let taught = give().await;
     assert_eq!(usual["prompt"], taught["prompt"], "the same problem");
     assert_eq!(usual["answer"], taught["answer"]);
-    assert_eq!((&usual["method"] == other, taught["method"].as_str()), (false, Some(other)));
+    assert_eq!((usual["method"] == other, taught["method"].as_str()), (false, Some(other)));
     assert_ne!(usual["working"], taught["working"]);
+}
+
+#[tokio::test]
+async fn a_card_shows_a_camera_the_way_in() {
+    let given = given(rules("at_once")).await;
+    let view = given.orla.ask("GET", &format!("/api/classes/{}", given.class), None).await;
+    let ada = view["students"][0]["id"].as_u64().expect("an id");
+    let card = format!("/api/classes/{}/students/{ada}/card.svg", given.class);
+    let (status, svg, _) = given.orla.raw("GET", &card, None).await;
+    let svg = String::from_utf8(svg).expect("text");
+    assert_eq!(status, StatusCode::OK);
+    let link = view["page"].as_str().expect("a page");
+    assert_eq!(
+        svg,
+        drawing::qr(&format!("http://localhost{link}#{}", given.codes[0])).expect("drawn")
+    );
+}
+
+#[tokio::test]
+async fn what_holds_is_told_when_the_day_is_over() {
+    let mut when = rules("after_due");
+    let day = 86_400;
+    let now = std::time::SystemTime::now().duration_since(std::time::UNIX_EPOCH);
+    let now = i64::try_from(now.expect("after 1970").as_secs()).expect("before the end of time");
+    when["due"] = json!(now + day);
+    let given = given(when.clone()).await;
+    let ada = given.student(0).await;
+    let waiting = given.write(&ada, 1, 0, "x = 100001").await;
+    assert_eq!(waiting["judgement"]["lines"][0]["verdict"]["word"], "given");
+    when["due"] = json!(now - day);
+    let path = format!("/api/assignments/{}", given.assignment);
+    given.orla.raw("PUT", &path, Some(when.clone())).await;
+    let told = ada.ask("GET", &given.desk, None).await;
+    assert_ne!(told["written"][0]["judgement"]["lines"][0]["verdict"]["word"], "given");
+    when["due"] = Value::Null;
+    let (_, says) = given.orla.refused("PUT", &path, when).await;
+    assert_eq!(says, "Choose a date: what holds is told when that day is over.");
 }

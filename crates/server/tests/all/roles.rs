@@ -155,6 +155,7 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "post /api/classes/{id}/students/{student}/code",
             "post /api/classes/{id}/students/{student}/merge",
             "get /api/classes/{id}/students/{student}/stored",
+            "get /api/classes/{id}/students/{student}/card.svg",
             "post /api/classes/{id}/assignments",
             "get /api/classes/{id}/results",
             "get /api/classes/{id}/results.csv",

@@ -50,13 +50,13 @@ fn rules() -> AssignmentRules {
 
 impl World {
     /// The ladder, to be given to a class.
-    fn new(&self, class: ClassId) -> NewAssignment<'static> {
+    fn to_give(&self, class: ClassId) -> NewAssignment<'static> {
         let given = Given::Kept(self.ladder, None);
         NewAssignment { class, given, of_student: None, rules: rules() }
     }
 
     async fn given(&self) -> Assignment {
-        let id = assignment::create(&self.db, self.orla, self.new(self.class)).await;
+        let id = assignment::create(&self.db, self.orla, self.to_give(self.class)).await;
         assignment::find(&self.db, self.orla, id.expect("given")).await.expect("there")
     }
 
@@ -133,7 +133,7 @@ async fn a_ladder_is_given_only_to_a_class_of_the_same_teacher() {
     let w = world().await;
     let theirs = class::create(&w.db, w.other, "9c", 9).await.expect("kept");
     for (owner, class) in [(w.orla, theirs), (w.other, w.class), (w.other, theirs)] {
-        assert!(is_gone(assignment::create(&w.db, owner, w.new(class)).await));
+        assert!(is_gone(assignment::create(&w.db, owner, w.to_give(class)).await));
     }
     let given = w.given().await;
     let (found, kept) = assignment::by_link(&w.db, &given.link).await.expect("it opens");
@@ -374,7 +374,7 @@ async fn the_log_comes_in_pages_the_latest_first() {
 async fn an_assignment_for_one_student_is_nobody_elses() {
     let w = world().await;
     let [ada, bo, _] = w.students[..] else { panic!("three students") };
-    let new = NewAssignment { of_student: Some(ada), ..w.new(w.class) };
+    let new = NewAssignment { of_student: Some(ada), ..w.to_give(w.class) };
     let id = assignment::create(&w.db, w.orla, new).await.expect("given");
     let given = assignment::find(&w.db, w.orla, id).await.expect("there");
     assert!(given.is_for(ada) && !given.is_for(bo));
@@ -382,7 +382,7 @@ async fn an_assignment_for_one_student_is_nobody_elses() {
     assert!(is_gone(assignment::desk(&w.db, &given, bo).await));
     let work = assignment::work(&w.db, w.orla, id).await.expect("work");
     assert_eq!(work.iter().map(|one| one.student).collect::<Vec<_>>(), [ada]);
-    let nobody = NewAssignment { of_student: Some(StudentId(9_999)), ..w.new(w.class) };
+    let nobody = NewAssignment { of_student: Some(StudentId(9_999)), ..w.to_give(w.class) };
     assert!(is_gone(assignment::create(&w.db, w.orla, nobody).await));
 }
 
@@ -393,7 +393,7 @@ async fn a_ladder_is_given_as_the_class_is_taught_and_a_new_one_is_kept_with_it(
     let mut taught = kept.ladder.clone();
     taught.rungs[0].prompt = "As the class is taught".into();
     let given = Given::Kept(w.ladder, Some(&taught));
-    let id = assignment::create(&w.db, w.orla, NewAssignment { given, ..w.new(w.class) }).await;
+    let id = assignment::create(&w.db, w.orla, NewAssignment { given, ..w.to_give(w.class) }).await;
     let given = assignment::find(&w.db, w.orla, id.expect("given")).await.expect("there");
     let (_, opened) = assignment::by_link(&w.db, &given.link).await.expect("it opens");
     assert_eq!(opened.ladder, taught);
@@ -402,14 +402,15 @@ async fn a_ladder_is_given_as_the_class_is_taught_and_a_new_one_is_kept_with_it(
     let plan = lesson::bench::Plan::new(skills::LadderOrder::default());
     let before = ladder::of_teacher(&w.db, w.orla, "", None).await.expect("ladders").entries.len();
     let new = Given::New("Next for 7b", &kept.ladder, &plan);
-    let id = assignment::create(&w.db, w.orla, NewAssignment { given: new, ..w.new(w.class) });
+    let id = assignment::create(&w.db, w.orla, NewAssignment { given: new, ..w.to_give(w.class) });
     let given = assignment::find(&w.db, w.orla, id.await.expect("given")).await.expect("there");
     assert_eq!(given.title, "Next for 7b");
     let after = ladder::of_teacher(&w.db, w.orla, "", None).await.expect("ladders").entries;
     assert_eq!((after.len(), after[0].lesson), (before + 1, None));
     // Where the class is not theirs, the ladder is not kept either.
     let refused =
-        assignment::create(&w.db, w.other, NewAssignment { given: new, ..w.new(w.class) }).await;
+        assignment::create(&w.db, w.other, NewAssignment { given: new, ..w.to_give(w.class) })
+            .await;
     assert!(is_gone(refused));
     let theirs = ladder::of_teacher(&w.db, w.other, "", None).await.expect("ladders").entries;
     assert_eq!(theirs, []);
