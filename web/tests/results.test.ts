@@ -29,7 +29,7 @@ const view = {
     { student: bo, shares: [share(0, 1, 4), share(0, 0, 0)] },
   ],
   together: [share(4, 5, 8), share(1, 2, 3)],
-  slips: [{ says: 'Left out the negative root.', students: [ada, bo], on: [{ assignment: 9, title: 'Squares', rung: 3 }] }],
+  slips: [{ says: 'Left out the negative root.', students: [ada, bo], on: [{ assignment: 9, title: 'Squares', rung: 3 }, { assignment: 9, title: 'Squares', rung: 1 }] }],
   works: [{ id: 9, title: 'Squares' }],
   students: [ada, bo],
 }
@@ -50,6 +50,7 @@ describe('results', () => {
     expect(read(wrapper.find('tfoot'))).toBe('All together4/81/3')
     expect(read(wrapper.find('.slips'))).toContain('Left out the negative root.')
     expect(read(wrapper.find('.slips'))).toContain('Ada, Bo')
+    expect(wrapper.findAll('.slips a').map((one) => one.text())).toEqual(['Squares, rungs 1, 3'])
   })
 
   it('asks for the rungs of the latest assignment when rungs are wanted', async () => {
@@ -85,7 +86,7 @@ describe('the next ladder', () => {
 
   it('says of each rung why it is there, and is given in one tap', async () => {
     const wrapper = await made()
-    expect(read(wrapper)).toContain('1 rungs, about 18 minutes')
+    expect(read(wrapper)).toContain('1 rung, about 18 minutes')
     expect(read(wrapper.find('.why'))).toContain('Ada and Bo: Left out the negative root.')
     await button(wrapper, 'Give it').trigger('click')
     await flushPromises()

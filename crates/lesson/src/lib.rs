@@ -290,6 +290,16 @@ mod tests {
     use crate::example::Example;
 
     #[test]
+    fn a_lesson_without_examples_is_of_no_skill() {
+        let mut lesson = Lesson::new("Ratio", 6, Strand::Algebra, 45).expect("a lesson");
+        assert_eq!(lesson.skill(), None);
+        // What was typed is of no skill of the catalogue either.
+        let typed = Example::typed("3x + 2 = 14", None).expect("an example");
+        lesson.slides[0].blocks.push(Block::WorkedExample(WorkedExampleBlock::from(typed)));
+        assert_eq!(lesson.skill(), None);
+    }
+
+    #[test]
     #[rustfmt::skip]
     fn a_lesson_that_cannot_be_kept_says_why() {
         let new = |topic: &str, grade, minutes| Lesson::new(topic, grade, Strand::Algebra, minutes);

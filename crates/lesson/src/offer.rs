@@ -445,6 +445,7 @@ mod tests {
                 );
             }
             assert_eq!(offer.ladder.rungs.len(), 12, "{}", card.id);
+            assert_eq!(lesson.skill().as_deref(), Some(card.id), "its bench begins with it");
             assert_eq!(lesson.clone().proved(lesson).as_ref(), Ok(lesson), "{}", card.id);
         }
     }

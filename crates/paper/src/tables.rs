@@ -98,3 +98,77 @@ fn sheet_name(name: &str, at: usize) -> String {
     let kept = kept.trim();
     if at == 0 && !kept.is_empty() { kept.to_owned() } else { format!("{kept} {}", at + 1) }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use calamine::{Data, Reader, Xlsx};
+    use std::io::Cursor;
+
+    /// What a spreadsheet program would run if it were let.
+    const BOMBS: &[&str] = &["=1+1", "+1", "-1", "@SUM(A1)", "\t=1", "\r=1", "=HYPERLINK(\"x\")"];
+
+    fn table() -> Table {
+        let row =
+            |text: &str, count| vec![Cell::Text(text.into()), Cell::Count(count), Cell::Empty];
+        Table {
+            name: "7b: set [2]".into(),
+            head: vec!["Student".into(), "=A1".into(), "Note".into()],
+            rows: BOMBS.iter().zip(1..).map(|(text, count)| row(text, count)).collect(),
+        }
+    }
+
+    #[test]
+    fn no_cell_of_a_text_file_runs_as_a_formula() {
+        let bytes = csv(&table()).expect("written");
+        let text = String::from_utf8(bytes).expect("UTF-8");
+        let plain = text.strip_prefix('\u{feff}').expect("the mark of UTF-8");
+        let mut reader = ::csv::Reader::from_reader(plain.as_bytes());
+        let head = reader.headers().expect("a head").clone();
+        assert_eq!(head.iter().collect::<Vec<_>>(), ["Student", "'=A1", "Note"]);
+        let rows: Vec<_> = reader.records().map(|row| row.expect("a row")).collect();
+        assert_eq!(rows.len(), BOMBS.len());
+        for (row, bomb) in rows.iter().zip(BOMBS) {
+            assert_eq!(row[0], format!("'{bomb}"));
+        }
+    }
+
+    #[test]
+    fn a_spreadsheet_holds_the_same_as_texts_and_numbers() {
+        let second = Table { name: "7b: set [2]".into(), ..Table::default() };
+        let bytes = xlsx(&[table(), second]).expect("written");
+        let mut book: Xlsx<_> = calamine::open_workbook_from_rs(Cursor::new(bytes)).expect("read");
+        assert_eq!(book.sheet_names(), ["7b set 2", "7b set 2 2"]);
+        let sheet = book.worksheet_range("7b set 2").expect("a sheet");
+        for (at, bomb) in (1u32..).zip(BOMBS) {
+            assert_eq!(sheet.get_value((at, 0)), Some(&Data::String((*bomb).to_owned())));
+            assert_eq!(sheet.get_value((at, 1)), Some(&Data::Float(f64::from(at))));
+        }
+        assert!(book.worksheet_formula("7b set 2").expect("read").is_empty());
+    }
+
+    #[test]
+    fn a_sheet_has_a_name_whatever_it_is_called() {
+        for (name, at, expected) in [
+            ("", 0, "1"),
+            ("???", 3, "4"),
+            (
+                "A name that is far too long for a spreadsheet to take",
+                0,
+                "A name that is far too long",
+            ),
+            ("O'Brien: 8a", 0, "OBrien 8a"),
+        ] {
+            let given = sheet_name(name, at);
+            assert_eq!(given.trim(), expected);
+            assert!((1..=LONGEST_NAME).contains(&given.chars().count()), "{given}");
+        }
+    }
+
+    #[test]
+    fn what_begins_like_no_formula_stays_as_it_is() {
+        for text in ["Ada", "3 - 1", "a=b", " =1", ""] {
+            assert_eq!(defused(text), text);
+        }
+    }
+}

@@ -35,6 +35,16 @@ const file = (ending: string): string => `/api/classes/${props.id}/results.${end
 const shade = (share: Share): number => (share.asked ? Math.round((4 * share.finished) / share.asked) : -1)
 const marks = { begun: 'given', breaks: 'breaks', answered: 'holds_so_far', finished: 'holds' } as const
 const isRung = computed(() => by.value === 'rung' && view.value?.columns[0]?.stage !== undefined)
+/** Where a slip was seen: each assignment once, with its rungs. */
+function places(slip: ResultsView['slips'][number]): { assignment: number; title: string; rungs: number[] }[] {
+  const all = new Map<number, { assignment: number; title: string; rungs: number[] }>()
+  for (const { assignment, title, rung } of slip.on) {
+    const known = all.get(assignment) ?? { assignment, title, rungs: [] }
+    known.rungs = [...known.rungs, rung].sort((a, b) => a - b)
+    all.set(assignment, known)
+  }
+  return [...all.values()]
+}
 const print = (): void => window.print()
 </script>
 
@@ -107,9 +117,9 @@ const print = (): void => window.print()
                 <p><math-text :text="slip.says" /></p>
                 <p class="soft">{{ slip.students.map((one) => one.name).join(', ') }}</p>
                 <p class="soft where">
-                  <template v-for="(on, n) in slip.on" :key="n">
-                    <template v-if="n">, </template>
-                    <router-link :to="{ name: 'assignment', params: { id: on.assignment } }">{{ resultWords.on(on.title, on.rung) }}</router-link>
+                  <template v-for="(on, n) in places(slip)" :key="on.assignment">
+                    <template v-if="n"> · </template>
+                    <router-link :to="{ name: 'assignment', params: { id: on.assignment } }">{{ resultWords.on(on.title, on.rungs) }}</router-link>
                   </template>
                 </p>
               </div>

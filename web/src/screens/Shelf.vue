@@ -180,6 +180,7 @@ async function act(lesson: ShelfEntry, deed: Place | 'copy'): Promise<void> {
 <style scoped>
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
   gap: var(--gap);

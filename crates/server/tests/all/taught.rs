@@ -375,3 +375,56 @@ async fn stories_are_told_of_a_scenario_of_the_teachers_own() {
     assert_eq!(gone.0, StatusCode::NO_CONTENT);
     assert_eq!(teacher.ask("GET", "/api/scenarios", None).await, json!([]));
 }
+
+#[tokio::test]
+async fn a_bench_begins_with_what_its_lesson_teaches() {
+    let teacher = teacher().await;
+    let wanted = json!({"skill": "ratio.share", "minutes": 45, "seed": 4});
+    let lesson = teacher.ask("POST", "/api/lessons/offer", Some(wanted)).await["id"].clone();
+    let bench = teacher.ask("GET", &format!("/api/lessons/{lesson}/bench"), None).await;
+    assert_eq!(bench["plan"]["order"]["skills"], json!(["ratio.share"]));
+    let stages: Vec<&str> = bench["rungs"]
+        .as_array()
+        .expect("rungs")
+        .iter()
+        .filter_map(|rung| rung["rung"]["stage"].as_str())
+        .collect();
+    let count = |stage: &str| stages.iter().filter(|one| **one == stage).count();
+    assert_eq!((count("grip"), count("tilt"), count("climb")), (3, 3, 3));
+    // The bench of the shelf is of no lesson, and begins with nothing.
+    let own = teacher.ask("GET", "/api/bench", None).await;
+    assert_eq!((&own["revision"], &own["rungs"]), (&json!(0), &json!([])));
+}
+
+#[tokio::test]
+async fn a_ladder_is_made_by_itself_hung_and_taken_away() {
+    let teacher = teacher().await;
+    let plan = plan(order(5));
+    let refused = json!({"title": " ", "plan": plan});
+    let (_, says) = teacher.refused("POST", "/api/ladders", refused).await;
+    assert_eq!(says, "Give the ladder a title of at most 120 characters.");
+    let new = json!({"title": "A sheet", "plan": plan});
+    let id = teacher.ask("POST", "/api/ladders", Some(new)).await["id"].clone();
+    let path = format!("/api/ladders/{id}");
+    let opened = teacher.ask("GET", &path, None).await;
+    assert!(opened.get("lesson").is_none());
+    let on_shelf = teacher.ask("GET", "/api/ladders?words=sheet", None).await;
+    assert_eq!(on_shelf["entries"].as_array().map(Vec::len), Some(1));
+    let (status, pdf, _) = teacher.raw("GET", &format!("{path}/sheet.pdf"), None).await;
+    assert!(status == StatusCode::OK && pdf.starts_with(b"%PDF"));
+    let lesson = teacher.lesson("Ratio", 6).await;
+    let on = json!({"lesson": lesson});
+    teacher.raw("PUT", &format!("{path}/lesson"), Some(on)).await;
+    assert_eq!(teacher.ask("GET", &path, None).await["lesson"], lesson);
+    let hung = teacher.ask("GET", &format!("/api/lessons/{lesson}/ladders"), None).await;
+    assert_eq!(hung[0]["id"], id);
+    let (status, _) =
+        teacher.refused("PUT", &format!("{path}/lesson"), json!({"lesson": 999})).await;
+    assert_eq!(status, StatusCode::NOT_FOUND);
+    teacher.raw("DELETE", &path, None).await;
+    assert_eq!(teacher.refused("GET", &path, json!(null)).await.0, StatusCode::NOT_FOUND);
+    assert_eq!(
+        teacher.ask("GET", &format!("/api/lessons/{lesson}/ladders"), None).await,
+        json!([])
+    );
+}
