@@ -85,6 +85,7 @@ mod tests {
             "MethodId",
             "Role",
             "ScenarioId",
+            "ShareId",
             "SlipId",
             "StudentId",
             "TeacherId",
