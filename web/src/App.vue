@@ -75,6 +75,11 @@ kbd {
   font-size: 0.78rem;
   color: var(--ink-soft);
 }
+@media print {
+  .top {
+    display: none;
+  }
+}
 @media (max-width: 480px) {
   kbd,
   .who .soft:not(.account) {

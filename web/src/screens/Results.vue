@@ -279,6 +279,10 @@ tfoot td {
   }
   td {
     border: 1px solid #999;
+  }
+  td,
+  .key,
+  .many {
     print-color-adjust: exact;
   }
 }
