@@ -86,8 +86,25 @@ describe('a ladder without a lesson', () => {
 describe('a ladder on the shelf', () => {
   const ladder = { id: 8, title: 'Squares', desk: '/desk/x', hints: 3, alone: true, seed: 1, versions: true, rungs: [{ number: 1, rung: rung.rung, why: 'Ada: Left out the negative root.' }] }
 
+  const mine = { mine: true, owner: 'Orla', came_from: 'Copied from Bo: Squares', shares: [], editors: [] }
+
+  it('says where it was copied from', async () => {
+    answers({ '/api/ladders/{id}': ladder, '/api/ladders/{id}/shares': mine })
+    const wrapper = stand(LadderScreen, { id: 8 })
+    await flushPromises()
+    expect(read(wrapper)).toContain('Copied from Bo: Squares')
+  })
+
+  it('is looked at and printed by a colleague who edits its lesson, and no more', async () => {
+    answers({ '/api/ladders/{id}': ladder })
+    const wrapper = stand(LadderScreen, { id: 8 })
+    await flushPromises()
+    expect(read(wrapper)).toContain('Print the sheet')
+    for (const deed of ['Give to a class', 'New link', 'Take this ladder away', 'Share']) expect(read(wrapper)).not.toContain(deed)
+  })
+
   it('says why its rungs are there, and is hung on a lesson', async () => {
-    answers({ '/api/ladders/{id}': ladder, '/api/lessons': { entries: [{ id: 5, title: 'Roots' }] } })
+    answers({ '/api/ladders/{id}': ladder, '/api/ladders/{id}/shares': mine, '/api/lessons': { entries: [{ id: 5, title: 'Roots' }] } })
     asked.PUT.mockImplementation(() => good(undefined))
     const wrapper = stand(LadderScreen, { id: 8 })
     await flushPromises()
@@ -101,7 +118,7 @@ describe('a ladder on the shelf', () => {
   })
 
   it('stays where a class has it, and says so', async () => {
-    answers({ '/api/ladders/{id}': ladder })
+    answers({ '/api/ladders/{id}': ladder, '/api/ladders/{id}/shares': mine })
     asked.DELETE.mockImplementation(() => bad('bad', { says: 'This ladder is given to a class.' }))
     const wrapper = stand(LadderScreen, { id: 8 })
     await flushPromises()

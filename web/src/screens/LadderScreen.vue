@@ -3,7 +3,7 @@
 import { ElButton, ElCheckbox, ElInput, ElOption, ElSelect, ElTabPane, ElTabs } from 'element-plus'
 import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
-import { api, everyPage, reply, type Failure, type LadderView, type ShelfEntry } from '@/api/client'
+import { api, everyPage, reply, type Failure, type LadderView, type Sharing, type ShelfEntry } from '@/api/client'
 import ClassWork from '@/components/ClassWork.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import GiveLadder from '@/components/GiveLadder.vue'
@@ -42,7 +42,13 @@ async function load(): Promise<void> {
   failure.value = answer.ok ? undefined : answer.failure
   if (answer.ok) ladder.value = answer.value
 }
-onMounted(load)
+/** Whose ladder it is, and where it came from; nothing for a colleague who edits its lesson: they look and print. */
+const origin = ref<Sharing>()
+async function loadOrigin(): Promise<void> {
+  const answer = await reply(api.GET('/api/ladders/{id}/shares', { params: { path: { id: props.id } } }))
+  if (answer.ok) origin.value = answer.value
+}
+onMounted(() => Promise.all([load(), loadOrigin()]))
 
 const router = useRouter()
 const lessons = ref<ShelfEntry[]>()
@@ -88,6 +94,7 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
       <router-link v-if="ladder.lesson" :to="{ name: 'lesson', params: { id: ladder.lesson } }">{{ words.bench.back }}</router-link>
       <router-link v-else :to="{ name: 'shelf' }">{{ words.commands.shelf }}</router-link>
       <h1>{{ ladder.title }}</h1>
+      <p v-if="origin?.came_from" class="soft">{{ origin.came_from }}</p>
       <div class="actions">
         <template v-if="ladder.versions">
           <el-select v-model="version" size="large" class="which" :aria-label="words.ladder.version">
@@ -101,7 +108,7 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
         <a class="print" :href="print('sheet')" target="_blank" rel="noopener">{{ words.ladder.sheet }}</a>
         <a class="print" :href="print('key')" target="_blank" rel="noopener">{{ words.ladder.key }}</a>
         <a class="print" :href="print('key', true)" target="_blank" rel="noopener">{{ words.ladder.fullKey }}</a>
-        <div class="link">
+        <div v-if="origin" class="link">
           <el-input :model-value="link" readonly :aria-label="words.ladder.link" size="large">
             <template #prepend>{{ words.ladder.link }}</template>
           </el-input>
@@ -110,20 +117,21 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
           <el-button size="large" @click="renewLink">{{ words.ladder.newLink }}</el-button>
           <span v-if="!isSupported" class="soft">{{ words.ladder.notCopied }}</span>
         </div>
-        <label class="hints">
+        <label v-if="origin" class="hints">
           <span>{{ words.ladder.hints }}</span>
           <el-select :model-value="ladder.hints" size="large" :aria-label="words.ladder.hints" @update:model-value="(hints: number) => ladder && rule({ hints, alone: ladder.alone })">
             <el-option v-for="(name, given) in words.ladder.hintNames" :key="name" :label="name" :value="given" />
           </el-select>
         </label>
         <el-checkbox
+          v-if="origin"
           :model-value="ladder.alone"
           :label="words.ladder.alone"
           size="large"
           @update:model-value="(alone) => ladder && rule({ hints: ladder.hints, alone: alone === true })"
         />
       </div>
-      <div class="actions">
+      <div v-if="origin" class="actions">
         <label class="hints">
           <span>{{ words.ladder.lesson }}</span>
           <el-select
@@ -148,7 +156,7 @@ async function rule(rules: { hints: number; alone: boolean }): Promise<void> {
       <share-dialog v-model="sharing" :ladder="id" />
       <el-tabs v-model="tab">
         <el-tab-pane :label="words.ladder.problems" name="problems"><rung-sheet :rungs="ladder.rungs" key-shown /></el-tab-pane>
-        <el-tab-pane :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
+        <el-tab-pane v-if="origin" :label="words.ladder.work" name="work" lazy><class-work :ladder="ladder" /></el-tab-pane>
         <el-tab-pane :label="lookWords.title" name="look" lazy><ladder-look :ladder="id" /></el-tab-pane>
       </el-tabs>
     </template>
