@@ -37,10 +37,21 @@ async fn fits(browser: &Browser) {
     browser.until("document.documentElement.scrollWidth <= window.innerWidth").await;
 }
 
-/// Taps what can be chosen and shows that text.
+/// Taps what can be chosen and shows that text. The keypad that goes away may move the page under a finger: who sees that
+/// nothing was chosen taps once more.
 async fn tap(browser: &Browser, text: &str) {
     let path = format!("//label[contains(@class, 'tile')][normalize-space(.) = '{text}']");
-    browser.click(&path).await;
+    let is_chosen = format!(
+        "[...document.querySelectorAll('label.tile')].some((tile) => \
+         tile.innerText.trim() === '{text}' && tile.querySelector('input').checked)"
+    );
+    for _ in 0..3 {
+        browser.click(&path).await;
+        if browser.ask(&is_chosen).await == true {
+            return;
+        }
+    }
+    panic!("“{text}” cannot be chosen");
 }
 
 /// Picks a line of somebody's working.
