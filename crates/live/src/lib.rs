@@ -9,7 +9,7 @@ mod told;
 
 pub use alike::alike;
 pub use next::{Next, NextOrder, NothingYet, Who};
-pub use results::{Row, Seen, Share, by_rung, by_skill, by_work, slips};
+pub use results::{Row, Seen, Share, by_rung, by_skill, by_work, slips, together};
 pub use standing::Standing;
 pub use told::{Feedback, open_to, withheld};
 

@@ -40,6 +40,20 @@ pub struct Row {
     pub shares: Vec<Share>,
 }
 
+/// All students together, for each of so many columns.
+#[must_use]
+pub fn together(rows: &[Row], columns: usize) -> Vec<Share> {
+    let mut all = vec![Share::default(); columns];
+    for row in rows {
+        for (sum, share) in all.iter_mut().zip(&row.shares) {
+            sum.finished += share.finished;
+            sum.tried += share.tried;
+            sum.asked += share.asked;
+        }
+    }
+    all
+}
+
 /// The same rows for every kind of column: `column` says in which one a rung counts.
 fn rows(works: &[Work<'_>], columns: usize, column: impl Fn(usize, usize) -> usize) -> Vec<Row> {
     let mut rows: BTreeMap<u64, Vec<Share>> = BTreeMap::new();

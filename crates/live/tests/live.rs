@@ -106,6 +106,10 @@ fn what_was_done_adds_up_in_every_way_of_looking_at_it() {
     let (skills, by_skill) = live::by_skill(&works);
     assert_eq!(skills, ["equations.linear", "ratio.share"]);
     let by_work = live::by_work(&works);
+    let together = live::together(&by_work, works.len());
+    for share in &together {
+        assert_eq!((share.finished, share.tried, share.asked), (all + 3, 2 * all + 3, 4 * all));
+    }
     let by_rung = live::by_rung(&works[0]);
     for (student, (finished, tried)) in [(1, (all, all)), (2, (3, 3)), (3, (0, all)), (4, (0, 0))] {
         for rows in [&by_skill, &by_work] {

@@ -192,13 +192,7 @@ impl Ground {
             let student = self.named(row.student)?;
             Some(ResultRow { student, shares: row.shares.clone() })
         };
-        let mut together = vec![Share::default(); columns.len()];
-        for (sum, share) in rows.iter().flat_map(|row| together_with(&row.shares)) {
-            let sum = &mut together[sum];
-            sum.finished += share.finished;
-            sum.tried += share.tried;
-            sum.asked += share.asked;
-        }
+        let together = live::together(&rows, columns.len());
         let on = |&(at, rung): &(usize, u16)| SeenOn {
             assignment: counted[at].assignment.id,
             title: counted[at].assignment.title.clone(),
@@ -256,10 +250,6 @@ impl Ground {
             }
         }
     }
-}
-
-fn together_with(shares: &[Share]) -> impl Iterator<Item = (usize, &Share)> {
-    shares.iter().enumerate()
 }
 
 fn counted_work(back: &CameBack) -> Counted {
