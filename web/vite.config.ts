@@ -29,5 +29,6 @@ export default defineConfig({
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 1200,
   },
-  test: { environment: 'happy-dom', include: ['tests/**/*.test.ts'], css: false },
+  // The limit only ends what hangs: a busy machine may take its time over a screen.
+  test: { environment: 'happy-dom', include: ['tests/**/*.test.ts'], css: false, testTimeout: 60_000, hookTimeout: 60_000 },
 })
