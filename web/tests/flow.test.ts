@@ -6,12 +6,18 @@ function typed(line: string): string {
   const flow = new Flow()
   let told = ''
   for (const key of line) {
-    told += '}'.repeat(flow.leaves(key)) + key
-    flow.typed(key)
-    if ('/^_'.includes(key)) told += '{'
+    const course = flow.take(key)
+    told += '}'.repeat(course.leaves)
+    if (course.high) told += (course.high.begins ? '^{' : '') + course.high.sign
+    if (course.written || course.literal) told += key
+    if ((!course.literal && '/^_'.includes(key)) || told.endsWith('sqrt')) told += '{'
+    if (course.ends) told += '}'
   }
   return told
 }
+
+/** How many places are left before a key is typed. */
+const left = (flow: Flow, key: string): number => flow.take(key).leaves
 
 describe('typing goes where a typed line means it', () => {
   it.each([
@@ -31,6 +37,27 @@ describe('typing goes where a typed line means it', () => {
     ['1/x<3', '1/{x}<3'],
     ['5!/3!+1', '5!/{3!}+1'],
     ['x^2, y', 'x^{2}, y'],
+    ['sqrt(3x+4)', 'sqrt{3x+4}'],
+    ['sqrt(3x+4)=5', 'sqrt{3x+4}=5'],
+    ['sqrt(x+1)^2', 'sqrt{x+1}^{2'],
+    ['sqrt((x+1)/2)+3', 'sqrt{(x+1)/{2}}+3'],
+    ['sqrt((x+1)^2)', 'sqrt{(x+1)^{2}}'],
+    ['sqrt 2+1', 'sqrt{ 2}+1'],
+    ['a_{n+1}=2', 'a_{n+1}=2'],
+    ['x^{10}y', 'x^{10}y'],
+    ['x^(1/2)', 'x^{(1/{2})'],
+    ['dy/dx=2', 'dy/{dx}=2'],
+    ['d/dx(x)', 'd/{dx}(x)'],
+    ['ad/dx', 'ad/{d}x'],
+    ['a / b', 'a / b'],
+    ['90 km/h', '90 km/h'],
+    ['3 1/2', '3 1/{2'],
+    ['___ + 5', '___ + 5'],
+    ['5 + _', '5 + _'],
+    ['x_1', 'x_{1'],
+    ['aⁿ⁺¹ + 1', 'a^{n+1} + 1'],
+    ['2ᵐ=8', '2^{m}=8'],
+    ['ⁿ', 'ⁿ'],
   ])('%s', (line, expected) => {
     expect(typed(line)).toBe(expected)
   })
@@ -65,24 +92,23 @@ describe('an operand in an open place', () => {
 describe('a moved cursor', () => {
   it('ends the following: every key stays where it is', () => {
     const flow = new Flow()
-    for (const key of 'x^2') flow.typed(key)
+    for (const key of 'x^2') flow.take(key)
     flow.forget()
-    expect(flow.leaves('+')).toBe(0)
+    expect(left(flow, '+')).toBe(0)
   })
 
   it('so does taking back the sign that opened the place', () => {
     const flow = new Flow()
-    for (const key of 'x^') flow.typed(key)
+    for (const key of 'x^') flow.take(key)
     flow.takenBack()
-    expect(flow.leaves('+')).toBe(0)
+    expect(left(flow, '+')).toBe(0)
   })
 
   it('a digit taken back leaves the place open', () => {
     const flow = new Flow()
-    for (const key of 'x^12') flow.typed(key)
+    for (const key of 'x^12') flow.take(key)
     flow.takenBack()
-    expect(flow.leaves('3')).toBe(0)
-    flow.typed('3')
-    expect(flow.leaves('+')).toBe(1)
+    expect(left(flow, '3')).toBe(0)
+    expect(left(flow, '+')).toBe(1)
   })
 })

@@ -23,6 +23,8 @@ pub(crate) use names::are_letters;
 pub use sentence::quantities_in;
 pub(crate) use token::BLANK;
 
+use std::borrow::Cow;
+
 use crate::budget;
 use crate::expr::{Expr, Span};
 use crate::line::Line;
@@ -122,8 +124,33 @@ pub fn read_in_light(text: &str, options: Options, light: &Light) -> Result<Read
         return Err(ReadError::new(ReadErrorKind::TooLong, Span::new(0, text.len())));
     }
     let options = Options { quantities: options.quantities || light.has_units(), ..options };
+    let text = &*spaced(text);
     let tokens = token::tokens(text, options.latex, options.quantities)?;
     lines::read(text, tokens, options.units(), light)
+}
+
+/// A line in which every space of LaTeX is a space; its other signs keep their places.
+fn spaced(text: &str) -> Cow<'_, str> {
+    if !text.contains('\\') {
+        return Cow::Borrowed(text);
+    }
+    let mut out = String::with_capacity(text.len());
+    let mut signs = text.chars().peekable();
+    while let Some(sign) = signs.next() {
+        match (sign, signs.peek()) {
+            // As long in bytes as the two signs that it stands for.
+            ('\\', Some(':' | ',' | ';' | ' ')) => {
+                out.push('\u{a0}');
+                signs.next();
+            }
+            ('\\', Some('\\')) => {
+                out.push_str("\\\\");
+                signs.next();
+            }
+            _ => out.push(sign),
+        }
+    }
+    Cow::Owned(out)
 }
 
 /// Reads one line of LaTeX as an equation editor writes it, where `x^23` is x squared times three.

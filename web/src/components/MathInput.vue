@@ -1,21 +1,19 @@
 <script setup lang="ts">
 /** A field for mathematics that reads what was typed as it was typed. Its value is LaTeX. */
 import type { MathfieldElement } from 'mathlive'
-import { onBeforeUnmount, onMounted, useTemplateRef, watch } from 'vue'
+import { inject, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { closedKey } from '@/field/closed'
 import { Flow } from '@/field/flow'
 import { setUpField } from '@/field/setup'
+import { paste, take } from '@/field/typing'
 
 defineProps<{ label: string }>()
 const latex = defineModel<string>({ required: true })
 const emit = defineEmits<{ enter: []; emptyBackspace: []; up: []; down: [] }>()
 
+const closed = inject(closedKey, ref(false))
 const field = useTemplateRef<MathfieldElement>('field')
 const flow = new Flow()
-
-/** The cursor leaves the places that `key` does not belong to. */
-function leadOut(mf: MathfieldElement, key: string): void {
-  for (let n = flow.leaves(key); n > 0; n -= 1) mf.executeCommand('moveAfterParent')
-}
 
 /** An empty place that waits is selected, too. */
 function isPlaceholder(mf: MathfieldElement): boolean {
@@ -30,7 +28,7 @@ function enter(mf: MathfieldElement): void {
 
 function onKey(event: KeyboardEvent): void {
   const mf = field.value
-  if (!mf || event.isComposing || !event.isTrusted) return
+  if (!mf || closed.value || event.isComposing || !event.isTrusted) return
   if (event.key === 'Enter') {
     event.preventDefault()
     event.stopImmediatePropagation()
@@ -44,31 +42,23 @@ function onKey(event: KeyboardEvent): void {
   } else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey) {
     // What is typed takes the place of what is selected; a bracket would be put around it otherwise.
     if (!mf.selectionIsCollapsed && !isPlaceholder(mf)) mf.executeCommand('deleteBackward')
-    leadOut(mf, event.key)
-    flow.typed(event.key)
+    if (!take(mf, flow, event.key)) {
+      event.preventDefault()
+      event.stopImmediatePropagation()
+      latex.value = mf.value
+    }
   } else if (event.key !== 'Shift') {
     flow.forget()
   }
 }
 
-/** Pasted text is typed sign by sign; pasted LaTeX goes in as it is. Only its first line fits here. */
 function onPaste(event: ClipboardEvent): void {
   const mf = field.value
-  const text = event.clipboardData?.getData('text/plain').trim().split(/\r?\n/)[0]
-  if (!mf || text === undefined) return
+  const text = event.clipboardData?.getData('text/plain')
+  if (!mf || closed.value || text === undefined) return
   event.preventDefault()
   event.stopPropagation()
-  flow.forget()
-  if (text.includes('\\')) {
-    mf.insert(text.replace(/^\$+|\$+$/g, ''), { format: 'latex' })
-  } else {
-    for (const sign of text) {
-      leadOut(mf, sign)
-      flow.typed(sign)
-      mf.executeCommand(['typedText', sign, { simulateKeystroke: true }])
-    }
-  }
-  flow.forget()
+  paste(mf, flow, text)
   latex.value = mf.value
 }
 
@@ -121,6 +111,7 @@ defineExpose({ focus: () => field.value?.focus(), select })
     ref="field"
     class="math-field"
     :aria-label="label"
+    :read-only="closed || undefined"
     @input="latex = ($event.target as MathfieldElement).value"
     @focusout="flow.forget()"
   />

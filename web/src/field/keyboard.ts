@@ -11,14 +11,16 @@ const power = key('\\square^{\\square}', '#@^{#?}')
 const root = key('\\sqrt{\\square}', '\\sqrt{#0}')
 
 function lines({ size, letters }: Keypad): VirtualKeyboardLayout {
-  const [a = 'x', b = size === 'numbers' ? '%' : 'n', c = size === 'numbers' ? '\\$' : 'y'] = letters
+  const given = letters.length ? letters : ['x']
+  const others = (size === 'numbers' ? ['\\%', '\\$'] : ['n', 'y', 'x']).filter((letter) => !given.includes(letter))
+  const [a = 'x', b = 'n', c = 'y'] = [...given, ...others]
   const algebra = size !== 'numbers'
   return {
     label: '1 + x',
     tooltip: keyboardWords.signs,
     rows: [
       [key(a), key('7'), key('8'), key('9'), key('\\div'), fraction, key('('), key(')')],
-      [key(b === '%' ? '\\%' : b), key('4'), key('5'), key('6'), key('\\times'), algebra ? square : key(':'), key('<'), key('>')],
+      [key(b), key('4'), key('5'), key('6'), key('\\times'), algebra ? square : key(':'), key('<'), key('>')],
       [key(c), key('1'), key('2'), key('3'), key('-'), algebra ? power : key(','), algebra ? root : key('\\approx'), key(':')],
       [key('='), key('0'), key('.'), key('+'), ...arrows],
     ],

@@ -1,5 +1,7 @@
-/** What typing turns into a sign: our own list, so that nothing else ever does. `#?` is an empty place. */
-export const shortcuts: Record<string, string> = {
+import { wordsWith } from './school_words'
+
+/** What typing turns into a sign. `#?` is an empty place. */
+const signs: Record<string, string> = {
   sqrt: '\\sqrt{#?}',
   cbrt: '\\sqrt[3]{#?}',
   '√': '\\sqrt{#?}',
@@ -13,6 +15,7 @@ export const shortcuts: Record<string, string> = {
   '¾': '\\frac{3}{4}',
   '²': '^{2}',
   '³': '^{3}',
+  ...Object.fromEntries([...'₀₁₂₃₄₅₆₇₈₉'].map((sign, digit) => [sign, `_{${digit}}`])),
   '*': '\\times',
   '×': '\\times',
   '·': '\\cdot',
@@ -56,12 +59,15 @@ export const shortcuts: Record<string, string> = {
   ln: '\\ln',
 }
 
+/** What typing turns into a sign, and the words that hold a sign's name and stay words: `distance`. Nothing else ever changes. */
+export const shortcuts: Record<string, string> = { ...signs, ...wordsWith(Object.keys(signs)) }
+
 /** Names whose argument may stand without brackets. */
 export const names = [
-  ...Object.keys(shortcuts).filter((key) => /^[a-z]+$/.test(key)),
+  ...Object.keys(signs).filter((key) => /^[a-z]+$/.test(key)),
   'abs', 'root', 'hcf', 'gcd', 'lcm', 'max', 'min',
 ]
 
 /** Keys after which an empty place waits to be filled. */
 export const opens = (typed: string): boolean =>
-  Object.entries(shortcuts).some(([key, value]) => value.includes('#?') && typed.endsWith(key))
+  Object.entries(signs).some(([key, value]) => value.includes('#?') && typed.endsWith(key))

@@ -4,6 +4,7 @@
 use std::collections::BTreeSet;
 
 use super::vocabulary;
+use crate::unit::Unit;
 
 /// What lines tell about the names in each other.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
@@ -61,7 +62,7 @@ impl Light {
     pub fn of<'a>(lines: impl IntoIterator<Item = &'a str>) -> Self {
         let mut light = Self::default();
         for line in lines {
-            light.add(line);
+            light.add(&super::spaced(line));
         }
         light
     }
@@ -86,11 +87,18 @@ impl Light {
         while let Some(first) = line[at..].chars().next() {
             if first == '\\' {
                 // A command is no letter.
-                at += 1 + line[at + 1..].bytes().take_while(u8::is_ascii_alphabetic).count();
+                let name = line[at + 1..].bytes().take_while(u8::is_ascii_alphabetic).count();
+                // A unit that is a quotient stands behind its number: `90 \frac{km}{h}`.
+                let quotient = line[at + 1..].starts_with("frac{");
+                self.pounds |= line[at + 1..].starts_with("pounds");
+                self.units |= ["pounds", "euro"].contains(&&line[at + 1..at + 1 + name]);
+                at += 1 + name + usize::from(quotient);
                 before = Some('\\');
-                number_before = false;
+                number_before &= quotient;
                 continue;
             }
+            // Feet and inches.
+            self.units |= matches!(first, '\'' | '"' | '′' | '″') && number_before;
             if matches!(first, '£' | '€' | '$' | '¢') {
                 self.units |= first != '$' || is_money(line);
                 self.pounds |= first == '£';
@@ -98,7 +106,10 @@ impl Light {
             if !first.is_ascii_alphabetic() {
                 if !first.is_whitespace() {
                     before = Some(first);
-                    number_before = first.is_ascii_digit();
+                    number_before = first.is_ascii_digit()
+                        || first == 'π'
+                        // `\frac{\pi}{4} rad`
+                        || (first == '}' && line[at + 1..].starts_with(char::is_whitespace));
                 }
                 at += first.len_utf8();
                 continue;
@@ -115,7 +126,12 @@ impl Light {
     /// Letters that stand together, with the sign before them and whether that is a digit, and what follows.
     fn add_run(&mut self, run: &str, (before, behind_number): (Option<char>, bool), after: &str) {
         let next = after.trim_start();
-        if behind_number && UNITS.contains(&run) {
+        // `3 sq m`, `5 cubic metres`
+        let squares = matches!(run, "sq" | "square" | "cu" | "cubic") && {
+            let unit: String = next.chars().take_while(char::is_ascii_alphabetic).collect();
+            Unit::named(&unit).is_some()
+        };
+        if behind_number && (squares || UNITS.contains(&run)) {
             self.units = true;
         }
         let begins = before.is_none_or(|sign| "=<>≤≥≈,;".contains(sign));

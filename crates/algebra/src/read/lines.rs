@@ -240,7 +240,7 @@ fn trim(mut tokens: &[Token]) -> &[Token] {
     loop {
         match tokens {
             [first, rest @ ..]
-                if first.kind == T::So
+                if matches!(first.kind, T::So | T::Arrow)
                     || (word(first).is_some_and(|w| LEADING.contains(&w.as_str()))
                         && !rest.is_empty()) =>
             {
@@ -415,7 +415,20 @@ fn conditions(
     let letters: Vec<_> =
         lines.iter().map(|line| solved_letter(line).filter(|_| is_value(line))).collect();
     let same = letters[0].is_some() && letters.iter().all(|letter| *letter == letters[0]);
-    Ok(if same { Line::AnyOf(lines) } else { Line::AllOf(lines) })
+    Ok(if same || are_cases(&lines) { Line::AnyOf(lines) } else { Line::AllOf(lines) })
+}
+
+/// `x + 1 = 3, x + 1 = -3`: one thing in one letter cannot be both, so it is either.
+fn are_cases(lines: &[Line]) -> bool {
+    let sides: Option<Vec<_>> = lines.iter().map(Line::as_equation).collect();
+    let Some(((first, _), sides)) = sides.as_deref().and_then(|all| Some((*all.first()?, all)))
+    else {
+        return false;
+    };
+    let differ = |at: usize| sides[..at].iter().all(|(_, other)| *other != sides[at].1);
+    first.symbols().len() == 1
+        && sides.iter().all(|(left, right)| *left == first && right.symbols().is_empty())
+        && (1..sides.len()).all(differ)
 }
 
 /// `4, 8, 12`: values that no letter is named for.

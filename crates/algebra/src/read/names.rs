@@ -267,8 +267,13 @@ fn follows_quantity(found: &[Token]) -> bool {
     match found.last().map(|token| &token.kind) {
         Some(T::Number(_) | T::VulgarFraction(..) | T::Recurring(..) | T::Unit(_) | T::Pi) => true,
         Some(T::Close(')' | '}')) => true,
-        // `\frac{90 km}{h}`
+        // `\frac{90 km}{h}`, `90 \frac{km}{h}`
         Some(T::Open('{')) => match found {
+            [.., number, command, _]
+                if command.kind == T::Command("frac") && matches!(number.kind, T::Number(_)) =>
+            {
+                true
+            }
             [.., before, close, _] => close.kind == T::Close('}') && is_unit(Some(before)),
             _ => false,
         },

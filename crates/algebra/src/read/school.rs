@@ -22,7 +22,7 @@ pub(super) struct Settled {
 }
 
 /// Short words that are no product of letters, beside those that join others.
-const SHORT: &[&str] = &["dp", "sf", "am", "pm", "ok", "ex"];
+const SHORT: &[&str] = &["dp", "sf", "am", "pm", "ok", "ex", "sq", "cu"];
 
 /// Whether a line says something in words: most lines are signs and letters alone, and are not searched for them.
 pub(super) fn has_words(tokens: &[Token]) -> bool {
@@ -55,6 +55,7 @@ pub(super) fn settled(mut tokens: Vec<Token>, has_words: bool, light: &Light) ->
     }
     spoken::signs_for_words(&mut tokens, has_words, light);
     turned_brackets(&mut tokens);
+    implications(&mut tokens);
     Settled { tokens, answers, rounding }
 }
 
@@ -71,6 +72,26 @@ fn turned_brackets(tokens: &mut [Token]) {
         let ends = tokens.get(at + 1).is_none_or(|next| next.kind == T::Union);
         if tokens[at].kind == T::Open('[') && ends && at > 0 {
             tokens[at].kind = T::Close(')');
+        }
+    }
+}
+
+/// `2x = 8 ⟹ x = 4` states both, as `2x = 8; x = 4` does. `x = 3 ⟹ x = 4` stays as it is: parted by a semicolon
+/// the two would be solutions.
+fn implications(tokens: &mut [Token]) {
+    let names = |part: &[Token]| matches!(part, [Token { kind: T::Word(name), .. }, Token { kind: T::Relation(_), .. }, ..] if name.chars().count() == 1);
+    for at in 1..tokens.len() {
+        if tokens[at].kind != T::So {
+            continue;
+        }
+        let (before, after) = (&tokens[..at], &tokens[at + 1..]);
+        let begin =
+            before.iter().rposition(|t| t.kind == T::Semicolon).map_or(0, |found| found + 1);
+        let end = after.iter().position(|t| t.kind == T::So).unwrap_or(after.len());
+        let (before, after) = (&before[begin..], &after[..end]);
+        let states = |part: &[Token]| part.iter().any(|t| matches!(t.kind, T::Relation(_)));
+        if states(before) && states(after) && !(names(before) && names(after)) {
+            tokens[at].kind = T::Semicolon;
         }
     }
 }

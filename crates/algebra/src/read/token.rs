@@ -77,8 +77,10 @@ pub(super) enum TokenKind {
     Close(char),
     Relation(Relation),
     Pi,
-    /// `∴`, `→`, `⇒`: marks that say "so".
+    /// `∴`, `⇒`: marks that say "so".
     So,
+    /// `→`, `->`: a mark before a line; between two it says too many things.
+    Arrow,
     /// `∈`
     In,
     /// A full stop that ends the line.
@@ -229,6 +231,17 @@ impl<'a> Cutter<'a> {
             self.push(T::Degree, size + length);
             return Ok(());
         }
+        if first == '^'
+            && let Some((primes, length)) = commands::raised_primes(&rest[size..])
+        {
+            self.primes(primes, size + length);
+            return Ok(());
+        }
+        // The full stop of a sentence that the field took for a decimal point: `m^{2.}`.
+        if self.latex && rest.starts_with(".}") {
+            self.skip(size);
+            return Ok(());
+        }
         if lowered(first).is_some() {
             return self.subscript();
         }
@@ -257,6 +270,13 @@ impl<'a> Cutter<'a> {
             self.push(T::Sum, size);
             return Ok(());
         }
+        if self.quantities && matches!(first, '\'' | '′' | '"' | '″') && self.digit_before() {
+            let unit = if matches!(first, '\'' | '′') { "ft" } else { "in" };
+            if let Some(unit) = Unit::named(unit) {
+                self.push(T::Unit(unit), size);
+                return Ok(());
+            }
+        }
         if first.is_alphabetic() || first == '\'' {
             let length: usize = rest
                 .chars()
@@ -270,6 +290,17 @@ impl<'a> Cutter<'a> {
                 })
                 .map(char::len_utf8)
                 .sum();
+            if let Some(before) = self.found.last_mut()
+                && !self.spaced
+                && self.text[..self.at].ends_with("prime}")
+                && let T::Word(word) = &mut before.kind
+            {
+                // The apostrophe of `It's` stands high in the field.
+                word.push_str(&rest[..length]);
+                before.span.end += length;
+                self.at += length;
+                return Ok(());
+            }
             self.push(T::Word(rest[..length].to_owned()), length);
             return Ok(());
         }
@@ -333,6 +364,30 @@ impl<'a> Cutter<'a> {
         };
         self.push(kind, size);
         Ok(())
+    }
+
+    /// Strokes that stand high behind a name belong to it: `f'`; behind a number they are feet and inches.
+    fn primes(&mut self, strokes: usize, bytes: usize) {
+        let unit = Unit::named(if strokes == 1 { "ft" } else { "in" });
+        if let Some(unit) = unit
+            && self.quantities
+            && self.digit_before()
+        {
+            self.push(TokenKind::Unit(unit), bytes);
+        } else if let Some(Token { kind: TokenKind::Word(word), span, .. }) = self.found.last_mut()
+            && !self.spaced
+        {
+            word.push_str(&"'".repeat(strokes));
+            span.end += bytes;
+            self.at += bytes;
+        } else {
+            self.push(TokenKind::Word("'".repeat(strokes)), bytes);
+        }
+    }
+
+    /// Whether a number ends right before this place.
+    fn digit_before(&self) -> bool {
+        self.text[..self.at].ends_with(|c: char| c.is_ascii_digit())
     }
 
     /// Whether a line break here parts two statements: a relation stands before it, and no bracket is open.

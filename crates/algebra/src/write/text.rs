@@ -41,8 +41,17 @@ fn unrounded(line: &Line) -> String {
         }
         Line::AnyOf(lines) => lines.iter().map(text_line).collect::<Vec<_>>().join(" or "),
         Line::AllOf(lines) => {
-            let parted = if is_condition(lines) { " and " } else { "; " };
-            lines.iter().map(text_line).collect::<Vec<_>>().join(parted)
+            let is_condition = is_condition(lines);
+            let lines: Vec<String> = lines.iter().map(text_line).collect();
+            // `7 and 1/2` is a mixed number.
+            let is_mixed = |pair: &[String]| {
+                let digits = pair[1].bytes().take_while(u8::is_ascii_digit).count();
+                pair[0].ends_with(|c: char| c.is_ascii_digit())
+                    && digits > 0
+                    && pair[1][digits..].starts_with('/')
+            };
+            let parted = is_condition && !lines.windows(2).any(is_mixed);
+            lines.join(if parted { " and " } else { "; " })
         }
         Line::Definition { letter, value } => format!("let {letter} = {}", text(value)),
         Line::Rounded(value) => format!("≈ {}", text(value)),

@@ -4,6 +4,7 @@ mod assumed;
 mod constants;
 mod crossings;
 mod division;
+mod field;
 mod forms;
 mod functions;
 mod oracle;

@@ -198,6 +198,13 @@ impl Parser<'_> {
     pub(super) fn group(&mut self, command: &Token) -> Parsed {
         match self.peek() {
             None => Err(ReadError::new(ReadErrorKind::EmptyBox, command.span)),
+            // `\frac12 h` is half an hour.
+            Some(T::Number(digits)) => {
+                let token = &self.tokens[self.at];
+                self.at += 1;
+                self.count(token.span)?;
+                self.number(digits, token)
+            }
             Some(_) => {
                 self.depth += 1;
                 if self.depth > budget::DEPTH {

@@ -46,8 +46,12 @@ impl<'a> Parser<'a> {
         let before = |back: usize| self.at.checked_sub(back).and_then(|at| self.tokens.get(at));
         let under = before(2).is_some_and(|t| t.kind == T::Over && !t.spaced)
             && before(1).is_some_and(|t| !t.spaced)
-            && before(3).is_some_and(|t| matches!(t.kind, T::Number(_)));
-        let (Some(T::Unit(unit)), false) = (self.peek(), under) else { return Ok(number) };
+            && before(3).is_some_and(|t| matches!(t.kind, T::Number(_) | T::Pi));
+        // `cm^3 m`: an exponent counts nothing.
+        let raised = before(2).is_some_and(|t| t.kind == T::Power);
+        let (Some(T::Unit(unit)), false) = (self.peek(), under || raised) else {
+            return Ok(number);
+        };
         if unit.stands_before() {
             return Ok(number);
         }

@@ -116,7 +116,7 @@ pub(super) fn pass_over(tokens: &mut Vec<Token>) -> bool {
 }
 
 fn lead(tokens: &mut Vec<Token>) {
-    if tokens.first().is_some_and(|first| first.kind == T::So) {
+    if tokens.first().is_some_and(|first| matches!(first.kind, T::So | T::Arrow)) {
         tokens.remove(0);
         return;
     }

@@ -286,6 +286,25 @@ fn rewritten(tokens: &mut Vec<Token>, at: usize, light: &Light) -> bool {
     if matches!(first.as_str(), "r") {
         return remainder(tokens, at);
     }
+    // `8 sq cm`, `5 cubic metres`
+    let power = match first.as_str() {
+        "sq" | "square" => Some(2),
+        "cu" | "cubic" => Some(3),
+        _ => None,
+    };
+    let before = at.checked_sub(1).and_then(|before| tokens.get(before));
+    let behind_number = before
+        .is_some_and(|t| matches!(t.kind, T::Number(_) | T::VulgarFraction(..) | T::Close(_)));
+    if let (Some(power), true) = (power, behind_number)
+        && let Some(unit) = tokens.get(at + 1)
+        && word(unit).is_some_and(|name| crate::unit::Unit::named(&name).is_some())
+    {
+        let span = tokens[at].span;
+        tokens.remove(at);
+        let raised = Token { kind: T::Superscript(power), span, spaced: false, upright: false };
+        tokens.insert(at + 1, raised);
+        return true;
+    }
     if matches!(first.as_str(), "the" | "a") && drops_article(tokens, at) {
         tokens.remove(at);
         return true;

@@ -25,8 +25,10 @@ fn plain_command(name: &str) -> Option<TokenKind> {
         "degree" => T::Degree,
         "lor" | "vee" => T::Word("or".into()),
         "land" | "wedge" => T::Word("and".into()),
-        "therefore" | "Rightarrow" | "implies" | "to" | "rightarrow" | "Leftrightarrow" | "iff"
-        | "Longrightarrow" => T::So,
+        "therefore" | "Rightarrow" | "implies" | "Leftrightarrow" | "iff" | "Longrightarrow" => {
+            T::So
+        }
+        "to" | "rightarrow" => T::Arrow,
         "vert" | "lvert" | "rvert" | "mid" => T::Bar,
         "exponentialE" => T::Word("e".into()),
         "colon" => T::Colon,
@@ -131,6 +133,14 @@ impl Cutter<'_> {
             "lbrace" => self.push(TokenKind::Open('{'), length + 1),
             "rbrace" => self.push(TokenKind::Close('}'), length + 1),
             "circ" => self.push(TokenKind::Degree, length + 1),
+            "checkmark" => self.skip(length + 1),
+            "pounds" | "euro" => {
+                let sign = if name == "pounds" { "£" } else { "€" };
+                match Unit::named(sign) {
+                    Some(unit) => self.push(TokenKind::Unit(unit), length + 1),
+                    None => self.skip(length + 1),
+                }
+            }
             _ => {
                 if let Some(kind) = plain_command(name) {
                     self.push(kind, length + 1);
@@ -182,6 +192,10 @@ impl Cutter<'_> {
             Some('}') => self.push(TokenKind::Close('}'), 2),
             Some('%') => self.push(TokenKind::Percent, 2),
             Some('|') => self.push(TokenKind::Bar, 2),
+            Some('_') => {
+                let lines = self.rest().len() - self.rest().trim_start_matches("\\_").len();
+                self.push(TokenKind::Letter(BLANK.to_owned()), lines);
+            }
             Some('\\') if self.columns => self.push(TokenKind::Comma, 2),
             Some('\\') => self.push(TokenKind::Semicolon, 2),
             // The marks around mathematics in running text.
@@ -216,4 +230,27 @@ pub(super) fn raised_circle(rest: &str) -> Option<usize> {
         return None;
     }
     Some(rest.len() - after.len())
+}
+
+/// How many strokes stand high, as an equation editor writes them behind `^`, and in how many bytes: `{\prime}`,
+/// `{\prime\prime}`, `{\doubleprime}`, `\prime`.
+pub(super) fn raised_primes(rest: &str) -> Option<(usize, usize)> {
+    let (mut inside, braced) = match rest.strip_prefix('{') {
+        Some(inside) => (inside, true),
+        None => (rest, false),
+    };
+    let mut strokes = 0;
+    loop {
+        if let Some(after) = inside.strip_prefix("\\prime") {
+            (inside, strokes) = (after, strokes + 1);
+        } else if let Some(after) = inside.strip_prefix("\\doubleprime") {
+            (inside, strokes) = (after, strokes + 2);
+        } else {
+            break;
+        }
+    }
+    if braced {
+        inside = inside.strip_prefix('}')?;
+    }
+    (strokes > 0).then(|| (strokes, rest.len() - inside.len()))
 }

@@ -86,6 +86,7 @@ impl Cutter<'_> {
             let gap = match &bytes[length..] {
                 [b',', ..] if !in_list => 1,
                 [b' ', ..] => 1,
+                [0xc2, 0xa0, ..] => 2,
                 [b'\\', b':' | b',' | b' ', ..] => 2,
                 _ => break,
             };
