@@ -184,8 +184,9 @@ pub fn judge(rung: &Rung, lines: &[DeskLine]) -> Judgement {
             JudgedLine::too_large()
         }));
         // Words and checks may stand below the answer.
-        if !progress.aside {
-            answered = judged.last().is_some_and(|line| line.answers);
+        let answers = judged.last().is_some_and(|line| line.answers);
+        if answers || !progress.aside || world.claims_other(line) {
+            answered = answers;
         }
     }
     if let (Some(says), Some(last)) = (progress.left_in.take(), judged.last_mut()) {
@@ -394,6 +395,12 @@ mod tests {
             ("3x = 12", &["12 ÷ 3 = 4", "x = 4"], &[Holds, Holds], true),
             ("3x = 12", &["12 ÷ 3 = 5", "x = 4"], &[Breaks, Holds], false),
             ("3x = 12", &["x = 8/2"], &[Holds], false),
+            ("3x = 12", &["x = 8 - 4"], &[Holds], false),
+            ("3x = 12", &["x = 2 × 2"], &[Holds], false),
+            ("3x = 12", &["x = 8 - 4", "x = 4"], &[Holds, Holds], true),
+            ("x^2 - 6x + 8 = 0", &["x = 3 + 1 or x = 3 - 1"], &[Holds], false),
+            ("x^2 - 6x + 7 = 0", &["x = 3 + √2 or x = 3 - √2"], &[Holds], true),
+            ("x = 1200 × 25", &["x = 3 × 10^4"], &[Holds], true),
             ("3x = 12", &["x = "], &[CantRead], false),
             ("3x = 12", &["x = ", "x = 4"], &[CantRead, Holds], false),
             ("3x = 12", &["I divide both sides by three.", "x = 4"], &[CantTell, Holds], true),

@@ -5,8 +5,11 @@ use super::{
 };
 use algebra::degrees::in_radians;
 use algebra::form::Form;
+use algebra::normal::simplest;
+use algebra::number::Notation;
+use algebra::step::exact_value;
 use algebra::{
-    Expr, ExprKind, Light, Line, Options, Reading, Relation, Role, Setting, StepVerdict,
+    Expr, ExprKind, Light, Line, Options, Rational, Reading, Relation, Role, Setting, StepVerdict,
     compare_given, judge_alone, read_in_light,
 };
 use skills::ladder::Rung;
@@ -37,8 +40,8 @@ pub(super) struct Task {
     pub asks_degrees: bool,
     /// Whether the problem names the letter that it asks for.
     pub asks_letter: bool,
-    /// Whether a numeral in a base is asked for.
-    pub asks_numeral: bool,
+    /// The base of the numeral that is asked for, where one is.
+    pub asks_base: Option<u32>,
 }
 
 /// How far the working has come.
@@ -56,6 +59,12 @@ pub(super) struct Progress {
     pub aside: bool,
     /// The last rounded line, as an equation.
     rounded: Option<Line>,
+    /// Rounded numbers of the lines above, each with what it was rounded from.
+    decimals: Vec<(Expr, Expr)>,
+    /// Numbers that were written on the way, beside the working.
+    pub reached: Vec<Rational>,
+    /// Values of letters that were found one by one, where several are asked for.
+    found: Vec<Line>,
     /// What is said when the working ends with the last line, in which a solution stands that does not fit.
     pub left_in: Option<String>,
 }
@@ -82,6 +91,25 @@ impl Progress {
     pub fn name(&mut self, name: &str, value: &Expr) {
         self.meanings.retain(|(known, _)| known != name);
         self.meanings.push((name.to_owned(), value.clone()));
+    }
+
+    /// Keeps what the end of a true chain was rounded from: `√(14² + 11²) = 17.8`.
+    pub fn remember_rounded(&mut self, sides: &[Expr]) {
+        let (Some(first), Some(last)) = (sides.first(), sides.last()) else { return };
+        let is_decimal = |side: &Expr| matches!(&side.kind, ExprKind::Number(written) if matches!(written.notation(), Notation::Decimal { .. }));
+        if sides.len() > 1 && is_decimal(last) && !is_decimal(first) && first.symbols().is_empty() {
+            self.decimals.push((last.clone(), first.clone()));
+        }
+    }
+
+    /// The line with what its numbers were rounded from in the lines above; `None` where none was.
+    pub fn exact_values(&self, line: &Line) -> Option<Line> {
+        let exact = |part: Expr| {
+            let found = self.decimals.iter().rev().find(|(decimal, _)| decimal.kind == part.kind);
+            found.map_or(part, |(_, exact)| exact.clone())
+        };
+        let replaced = line.map(&mut |side| side.map(&mut |part| exact(part)));
+        (!self.decimals.is_empty() && replaced != *line).then_some(replaced)
     }
 
     /// The line with every letter that was given a meaning replaced by it.
@@ -114,7 +142,7 @@ impl Task {
             in_degrees: in_degrees || asks_degrees,
             asks_degrees,
             asks_letter: asks_letter(rung),
-            asks_numeral: rung.answer.value.contains('_'),
+            asks_base: base_of(&rung.answer.value),
         }
     }
 
@@ -176,9 +204,16 @@ impl Task {
         let value = Line::Expression(last.clone());
         let fits = match self.form {
             Form::Any => {
-                // Where a numeral is asked for, numerals are values.
-                let is_numeral = self.asks_numeral && matches!(last.kind, ExprKind::Number(_));
-                is_worked_out(last) || is_numeral || algebra::write::text(last) == self.key
+                let is_value = match self.asks_base {
+                    // A numeral of that base, not the number in tens.
+                    Some(base) => is_based(last, base),
+                    None => is_worked_out(last),
+                };
+                is_value || algebra::write::text(last) == self.key
+            }
+            // `2 × π × 16` is exact, and not worked out.
+            Form::Exact if last.symbols().is_empty() => {
+                self.form.fits(&value) && last.nodes() <= simplest(last).nodes()
             }
             Form::LowestTerms if self.problem.symbols().is_empty() => {
                 is_worked_out(last) && self.form.fits(&value)
@@ -210,7 +245,19 @@ impl Task {
                 _ => near,
             };
             self.form.fits(&near) && self.holds(&self.problem, &near)
-        })
+        }) || self.is_exactly(line)
+    }
+
+    /// `10` where 10.0 is asked for, and the value is just 10.
+    fn is_exactly(&self, line: &Line) -> bool {
+        let value = match line {
+            Line::Expression(value) => value,
+            _ => match line.as_equation() {
+                Some((_, value)) => value,
+                None => return false,
+            },
+        };
+        matches!(&value.kind, ExprKind::Number(_)) && self.holds(&self.problem, line)
     }
 
     /// A line as a rounded one, in degrees where an angle is asked for; none where nothing is to be rounded.
@@ -241,6 +288,12 @@ impl Task {
         let note = reading.notes.first().map_or("", words::note);
         let judged = self.judge_reading(&written.text, reading, progress);
         JudgedLine { note: note.into(), ..judged }
+    }
+
+    /// A line that was read already.
+    pub(super) fn judge_line(&self, line: &Line, progress: &mut Progress) -> JudgedLine {
+        let reading = Reading { line: line.clone(), notes: Vec::new(), unlabelled: None };
+        self.judge_reading("", reading, progress)
     }
 
     fn judge_reading(&self, text: &str, reading: Reading, progress: &mut Progress) -> JudgedLine {
@@ -298,8 +351,22 @@ impl Task {
                 }
             }
         }
-        judged.answers = self.is_answer(&meant) && !judged.verdict.word.is_wrong();
+        let is_wrong = judged.verdict.word.is_wrong();
+        judged.answers =
+            !is_wrong && (self.is_answer(&meant) || self.is_last_value(&meant, progress));
         judged
+    }
+
+    /// `x = -6`, and lines below it `y = -2`: the last of the values that are asked for.
+    fn is_last_value(&self, line: &Line, progress: &mut Progress) -> bool {
+        let letters = self.problem.symbols();
+        if letters.len() < 2 || !matches!(self.problem, Line::AllOf(_)) || !solved(line) {
+            return false;
+        }
+        progress.found.retain(|known| known.symbols() != line.symbols());
+        progress.found.push(line.clone());
+        progress.found.len() == letters.len()
+            && self.is_answer(&Line::AllOf(progress.found.clone()))
     }
 
     /// `let u = x^2` gives a new letter a meaning for the lines below.
@@ -519,7 +586,7 @@ impl Task {
         if matches!(self.problem, Line::Expression(_)) {
             return self.is_value(line);
         }
-        if !solved(line) {
+        if !solved(line) || values_of(line).into_iter().any(is_unfinished) {
             return false;
         }
         if self.story {
@@ -533,6 +600,36 @@ impl Task {
     fn marked(&self, line: &Line) -> Option<Line> {
         (self.asks_degrees && solved(line)).then(|| in_degrees(line.clone()))
     }
+}
+
+/// The values that a solved line tells.
+fn values_of(line: &Line) -> Vec<&Expr> {
+    match line {
+        Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().flat_map(values_of).collect(),
+        line => line.as_equation().map(|(_, value)| value).into_iter().collect(),
+    }
+}
+
+/// Whether numbers are still to be added or multiplied: `8 - 3`, `2 × 5`.
+fn is_unfinished(value: &Expr) -> bool {
+    let is_plain = |part: &Expr| part.as_plain_number().is_some();
+    exact_value(value).is_some()
+        && value.any(&mut |part| match &part.kind {
+            ExprKind::Add(..) | ExprKind::Subtract(..) => true,
+            ExprKind::Multiply(left, right) => is_plain(left) && is_plain(right),
+            _ => false,
+        })
+}
+
+/// The base that a numeral is marked with: `1011_2`, `2F_{16}`.
+fn base_of(numeral: &str) -> Option<u32> {
+    let (_, mark) = numeral.rsplit_once('_')?;
+    mark.trim_matches(['{', '}']).parse().ok()
+}
+
+fn is_based(value: &Expr, expected: u32) -> bool {
+    matches!(&value.kind, ExprKind::Number(written)
+        if matches!(written.notation(), Notation::Based { base, .. } if *base == expected))
 }
 
 /// Whether nothing is left to be worked out: `34`, `-3/4`, `2 1/2`, `12%`; not `68/2`, nor `402_5`.

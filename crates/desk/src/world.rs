@@ -9,14 +9,16 @@ mod asked;
 mod formulas;
 mod quantity;
 mod sentence;
+mod steps;
 mod truth;
 mod typed;
+mod ways;
 mod words;
 
 pub(super) use self::typed::words_of_latex;
 
 use self::asked::{asked, nouns, number_in, one_value, units, without_label};
-use self::typed::{from_latex, plain, spread, with_times};
+use self::typed::{from_latex, plain, spread, with_pi, with_times};
 use super::task::{Progress, Task};
 use super::{DeskLine, JudgedLine};
 use algebra::step::exact_value;
@@ -95,14 +97,24 @@ impl<'a> World<'a> {
         // `15:25 = 3:5`: a true chain that ends in what stands in the key.
         let end = text.rsplit(['=', '≈']).next().unwrap_or(&text);
         let ends_in_key = word == VerdictWord::Holds && self.is_key(end);
-        if self.is_answer(task, &text) || !is_proved_other && (self.is_key(&text) || ends_in_key) {
+        let ways = self.ways(task, &text);
+        let is_told =
+            |text: &str| self.is_answer(task, text) || !is_proved_other && self.is_key(text);
+        let ends_chain = word == VerdictWord::Holds && self.ends_in_answer(task, &text);
+        if is_told(&text) || ends_in_key || ends_chain || ways.iter().any(|way| is_told(way)) {
             let mut judged = self.judged(&text, said);
             judged.holds(Role::Concludes, "");
             judged.answers = true;
             return Some((judged, before.with_aside(false)));
         }
-        if said.verdict.word == VerdictWord::Holds {
+        if word == VerdictWord::Holds {
             return None;
+        }
+        if let Some(found) = ways.iter().find_map(|way| self.holds_as(task, way, &text, before)) {
+            return Some(found);
+        }
+        if let Some(found) = self.each_part(task, &text, said, before) {
+            return Some(found);
         }
         // `rectangle: 26 × 6 = 156`
         let (bare, _) = without_label(&text);
@@ -112,8 +124,17 @@ impl<'a> World<'a> {
             judged.holds(Role::Defines, "");
             return Some((judged, before.with_aside(true)));
         }
-        let heard = line.as_ref().and_then(|line| self.true_of_it(task, line, said, before));
-        heard
+        let exact = line.as_ref().and_then(|line| self.with_exact_values(task, line, before));
+        let heard = exact
+            .or_else(|| line.as_ref().and_then(|line| self.true_of_it(task, line, said, before)));
+        if let Some((mut judged, progress)) = heard {
+            // `100% = 580`
+            let ends = judged.verdict.word == VerdictWord::Holds && self.ends_in_answer(task, bare);
+            judged.answers |= ends;
+            let aside = progress.aside && !ends;
+            return Some((judged, progress.with_aside(aside)));
+        }
+        self.step_on_the_way(task, &text, said, before)
             .or_else(|| self.wrong_value(task, bare, said, before))
             .or_else(|| self.kept(task, line.as_ref(), &text, said, before))
     }
@@ -130,6 +151,7 @@ impl<'a> World<'a> {
     /// A line as it would be typed, with `×` where an x stands between numbers.
     fn as_typed(&self, written: &DeskLine) -> String {
         let text = if written.latex { from_latex(&written.text) } else { written.text.clone() };
+        let text = with_pi(&text);
         let has_x = self.rung.unknown == "x" || self.rung.answer.value.contains('x');
         if has_x { text } else { with_times(&text) }
     }
@@ -152,7 +174,7 @@ impl<'a> World<'a> {
             return None;
         }
         let is_other = match line {
-            None => words::has_words(text),
+            None => words::has_words(text) || is_operation(text),
             Some(line @ Line::Relations { .. }) => {
                 let known = task.problem.symbols();
                 line.symbols().iter().any(|name| !known.contains(name))
@@ -198,6 +220,18 @@ impl<'a> World<'a> {
             return Some((judged, progress));
         }
         let exact = exact_value(&value)?;
+        let is_step = self.rung.story || !is_equation;
+        if is_step && self.is_reached(&exact, before) && !sentence::is_one(text) {
+            progress.aside = true;
+            progress.reached.push(exact);
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, KEPT);
+            return Some((judged, progress));
+        }
+        if self.rounds_to_asked(&value) {
+            judged.holds(Role::Follows, ROUND_IT);
+            progress.aside = true;
+            return Some((judged, progress));
+        }
         if let Some(slip) = self.slip_to(&exact) {
             judged.slip = Some(slip.id());
             judged.verdict = LineVerdict::saying(VerdictWord::Breaks, slip.to_student());
@@ -214,9 +248,11 @@ impl<'a> World<'a> {
         }
         if self.known.contains(&exact) {
             progress.aside = true;
+            progress.reached.push(exact);
             judged.verdict = LineVerdict::saying(VerdictWord::CantTell, ON_THE_WAY);
         } else if sentence::is_one(text) {
             progress.aside = true;
+            progress.reached.push(exact);
             judged.verdict = LineVerdict::saying(VerdictWord::CantTell, NOT_ASKED);
         } else {
             judged.verdict = LineVerdict::saying(VerdictWord::Breaks, NOT_YET);
@@ -334,10 +370,18 @@ const NOT_ASKED: &str = "Kept with your working. It does not tell yet what is as
 const ON_THE_WAY: &str = "This number belongs to the problem. What is asked for?";
 const NOT_THIS: &str = "Not this one. Look again at what is asked.";
 const NOT_YET: &str = "This is not it yet. Look again at what is given, and at what is asked.";
+const ROUND_IT: &str = "Right so far. Now round it as it is asked for.";
 const KEPT: &str = "Kept with your working.";
 
 fn sides(line: &Line) -> Vec<Expr> {
     line.expressions().into_iter().cloned().collect()
+}
+
+/// What is done to the line above, beside it: `÷7`, `+ 12`.
+fn is_operation(text: &str) -> bool {
+    let text = text.trim();
+    let rest = text.trim_start_matches(['÷', '×', '*', '/', '+', '-', '−']);
+    rest.len() < text.len() && number_in(rest.trim()).is_some()
 }
 
 /// A formula with everything put in: `A = 1/2 × 6 × 4`.

@@ -1,7 +1,7 @@
 //! Whether a line is the answer: the value in any writing, alone, behind a name, with its unit, or in a sentence.
 
-use super::asked::{number_in, without_label};
-use super::truth::is_name;
+use super::asked::{number_in, question, without_label};
+use super::truth::{is_decimal, is_name};
 use super::typed::plain;
 use super::{World, quantity, sentence, words};
 use crate::task::{Task, is_worked_out};
@@ -16,7 +16,11 @@ impl World<'_> {
         if words::is_same(text, &answer.text) && words::has_words(text) {
             return true;
         }
-        let (text, _) = without_label(text);
+        let (bare, is_named) = without_label(text);
+        if is_named && self.names_another(text) {
+            return false;
+        }
+        let text = bare;
         // Rungs that were saved before somebody's working was data: "Line 2 breaks; 16/55".
         let old = answer.text.split_once(';').filter(|(line, _)| line.starts_with("Line "));
         if let Some((line, rest)) = old.filter(|_| self.rung.flawed.is_none()) {
@@ -31,6 +35,16 @@ impl World<'_> {
         self.is_told(task, text)
     }
 
+    /// Whether what stands before the colon is in the problem, but not in its question: `Rui: 12` where Leo is asked
+    /// about.
+    fn names_another(&self, text: &str) -> bool {
+        let Some((label, _)) = text.split_once([':', '=']) else { return false };
+        let told: Vec<String> = sentence::words(&plain(&self.rung.prompt)).collect();
+        let asked: Vec<String> = sentence::words(&question(&self.rung.prompt)).collect();
+        sentence::words(label)
+            .any(|word| word.chars().count() > 2 && told.contains(&word) && !asked.contains(&word))
+    }
+
     /// Whether a text is what stands in the key, however it is spaced, alone or behind "It is".
     pub(super) fn is_key(&self, text: &str) -> bool {
         const LEADS: &[&str] = &["it is ", "it's ", "they are ", "the answer is ", "answer is "];
@@ -38,8 +52,11 @@ impl World<'_> {
             let kept = text.chars().filter(|c| !c.is_whitespace());
             kept.collect::<String>().replace('²', "^2").replace('³', "^3").replace('−', "-")
         };
-        let (text, _) = without_label(text);
-        let text = text.trim().trim_end_matches('.');
+        let (bare, is_named) = without_label(text);
+        if is_named && self.names_another(text) {
+            return false;
+        }
+        let text = bare.trim().trim_end_matches('.');
         let lower = text.to_lowercase();
         let lead = LEADS.iter().find(|lead| lower.starts_with(**lead)).map_or(0, |lead| lead.len());
         let (told, answer) = (plain(text.get(lead..).unwrap_or(text)), &self.rung.answer);
@@ -48,9 +65,30 @@ impl World<'_> {
 
     /// Whether a text tells the answer in words, as a value, or in a sentence.
     fn is_told(&self, task: &Task, text: &str) -> bool {
+        if self.rung.answer.is_words() && self.gives_false_reason(text) {
+            return false;
+        }
         if self.rung.answer.is_words()
             && (words::tells(text, &self.rung.answer.value) || self.tells_words(text))
         {
+            return true;
+        }
+        let others: Vec<&str> = self
+            .rung
+            .choices
+            .iter()
+            .filter(|choice| !choice.right)
+            .map(|choice| choice.text.as_str())
+            .collect();
+        let answer = &self.rung.answer;
+        if answer.is_words()
+            && (words::tells_of_choices(text, &answer.value, &others)
+                || words::names_only(text, &answer.value, &others)
+                || self.counts_in_words(text))
+        {
+            return true;
+        }
+        if self.tells_all_values(text) || self.tells_each(task, text) {
             return true;
         }
         let found = quantity::told(text);
@@ -58,6 +96,87 @@ impl World<'_> {
             return true;
         }
         self.is_measured(task, text) || self.is_sentence(task, text)
+    }
+
+    /// `331 to 349`, `331 g and 349 g` where both values of a letter are asked for in a story.
+    fn tells_all_values(&self, text: &str) -> bool {
+        const BETWEEN: &[&str] = &["from", "to", "and", "or", "between", "it", "is", "they", "are"];
+        let Some(Line::AnyOf(lines)) = self.rung.answer.read().filter(|_| self.rung.story) else {
+            return false;
+        };
+        let value = |line: &Line| exact_value(line.as_equation()?.1);
+        let numbers = sentence::numbers(text);
+        let told = numbers.iter().map(|number| exact_value(&number_in(number.text)?));
+        let (asked, told): (Option<Vec<_>>, Option<Vec<_>>) =
+            (lines.iter().map(value).collect(), told.collect());
+        let (Some(mut asked), Some(mut told)) = (asked, told) else { return false };
+        asked.sort();
+        told.sort();
+        let says_nothing = |word: &String| {
+            BETWEEN.contains(&word.as_str())
+                || word.chars().all(|sign| sign.is_ascii_digit())
+                || self.units.iter().any(|unit| quantity::is_same(word, unit))
+        };
+        !text.contains('=')
+            && asked == told
+            && sentence::words(text).all(|word| says_nothing(&word))
+    }
+
+    /// `thyme 24, clover 40, borage 64` where it is asked how much borage there is.
+    fn tells_each(&self, task: &Task, text: &str) -> bool {
+        let parts: Vec<&str> = text.split(',').map(str::trim).collect();
+        let question: Vec<String> = sentence::words(&question(&self.rung.prompt)).collect();
+        let told: Vec<String> = sentence::words(&plain(&self.rung.prompt)).collect();
+        let mut right = 0;
+        for part in &parts {
+            let Some((name, value)) = part.split_once(' ') else { return false };
+            let name = name.to_lowercase();
+            let Some(number) = number_in(quantity::told(value).value) else { return false };
+            let is_asked = question.contains(&name);
+            if !told.contains(&name) {
+                return false;
+            }
+            right += usize::from(is_asked && self.is_value(task, &number));
+        }
+        parts.len() > 1 && right == 1
+    }
+
+    /// `2 roots` where the answer is `two`.
+    fn counts_in_words(&self, text: &str) -> bool {
+        const NUMBERS: &[&str] = &["no", "one", "two", "three", "four", "five", "six"];
+        let asked = self.rung.answer.value.to_lowercase();
+        let asked = if asked == "none" { "no".to_owned() } else { asked };
+        let Some(count) = NUMBERS.iter().position(|name| *name == asked) else { return false };
+        let told: Vec<String> = sentence::words(text).collect();
+        let [first, rest @ ..] = &told[..] else { return false };
+        let is_it = *first == asked || *first == count.to_string();
+        is_it && (rest.is_empty() || self.is_in_question(&rest.join(" ")))
+    }
+
+    /// Whether a calculation in a reason is false: `true because 10² + 24² = 27²`.
+    fn gives_false_reason(&self, text: &str) -> bool {
+        if !text.contains(['=', '<', '>']) {
+            return false;
+        }
+        let mut parts = vec![text];
+        for mark in ["because", "since", " so ", ",", ". ", ":", " and "] {
+            parts = parts.iter().flat_map(|part| part.split(mark)).collect();
+        }
+        parts.into_iter().any(|part| {
+            let Ok(reading) = read_line_with(part.trim(), Options::default()) else { return false };
+            let Line::Relations { sides, relations } = &reading.line else { return false };
+            // `62/12 = 5.17` is rounded, and no false reason.
+            let is_rounded = relations.iter().all(|relation| *relation == Relation::Equal)
+                && sides.last().is_some_and(is_decimal);
+            let told = if is_rounded {
+                let relations = vec![Relation::Approximate; relations.len()];
+                Line::Relations { sides: sides.clone(), relations }
+            } else {
+                reading.line.clone()
+            };
+            sides.iter().all(|side| side.symbols().is_empty())
+                && matches!(judge_alone(&told), StepVerdict::NotEquivalent(_))
+        })
     }
 
     /// "The oak hive has the larger part.": the answer, and words of the question, and none of another choice.
@@ -86,9 +205,28 @@ impl World<'_> {
             })
     }
 
-    /// Whether a unit behind a value is the one that is asked for, or none.
+    /// Whether a unit behind a value is the one that is asked for, or none, or only what the question calls it.
     pub(super) fn fits(&self, unit: &str) -> bool {
-        unit.is_empty() || self.units.iter().any(|asked| quantity::is_same(unit, asked))
+        // `37th term`
+        let unit = match unit.split_once(' ').unwrap_or((unit, "")) {
+            ("st" | "nd" | "rd" | "th", rest) => rest,
+            _ => unit,
+        };
+        unit.is_empty()
+            || self.units.iter().any(|asked| quantity::is_same(unit, asked))
+            || (self.units.is_empty() && self.is_in_question(unit))
+    }
+
+    /// Whether words that are no unit stand in the sentence that asks: `5 half lives`, `80% heather`.
+    fn is_in_question(&self, words: &str) -> bool {
+        let stem = |word: String| word.trim_end_matches('s').to_owned();
+        let asked: Vec<String> = sentence::words(&question(&self.rung.prompt)).map(stem).collect();
+        let measures = words.split_whitespace().any(|word| quantity::measured("1", word).is_some());
+        let is_money = words.contains(['$', '£', '€', '¢']);
+        !measures
+            && !is_money
+            && !sentence::turns(words)
+            && sentence::words(words).map(stem).all(|word| asked.contains(&word))
     }
 
     /// `63`, `= 63`, `A = 63`, `A = 126/2 = 63`: what stands last is the value, and what stands before it is true.
@@ -111,6 +249,10 @@ impl World<'_> {
                     relations.iter().all(|r| matches!(r, Relation::Equal | Relation::Approximate));
                 let Some(last) = sides.last().filter(|_| equal) else { return false };
                 let named = is_name(&sides[0], task);
+                // `a_4` where `a_5` is asked for.
+                if named && self.is_another_term(&sides[0]) {
+                    return false;
+                }
                 // `√9 = 3` under an equation is a check, not its answer.
                 if !named && task.asks_letter {
                     return false;
@@ -125,6 +267,18 @@ impl World<'_> {
             }
             _ => false,
         }
+    }
+
+    /// Whether a name has an index, and is not what the problem asks for.
+    fn is_another_term(&self, name: &Expr) -> bool {
+        let ExprKind::Symbol(name) = &name.kind else { return false };
+        let Some((letter, index)) = name.split_once('_') else { return false };
+        let index = index.trim_matches(['{', '}']);
+        let asked = self.rung.prompt.rsplit(". ").next().unwrap_or(&self.rung.prompt);
+        let names_terms = self.rung.prompt.contains(&format!("{letter}_"));
+        names_terms
+            && !asked.contains(&format!("{letter}_{{{index}}}"))
+            && !asked.contains(name.as_str())
     }
 
     /// Whether a number is written just as the answer that is asked for in words.
@@ -149,7 +303,7 @@ impl World<'_> {
     }
 
     /// The rounded value that is asked for.
-    fn asked_near(&self) -> Option<Expr> {
+    pub(super) fn asked_near(&self) -> Option<Expr> {
         told_rounded(&self.rung.answer.read()?).cloned()
     }
 

@@ -69,6 +69,21 @@ pub(super) fn without_label(text: &str) -> (&str, bool) {
     (text, false)
 }
 
+/// Whether a word before `=` or `:` says that the answer follows.
+pub(super) fn is_label_word(word: &str) -> bool {
+    ["answer", "ans", "solution", "result", "total"].contains(&word.to_lowercase().as_str())
+}
+
+/// The sentence of a prompt that asks.
+pub(super) fn question(prompt: &str) -> String {
+    let prompt = plain(prompt);
+    let asks = |part: &&str| part.contains('?');
+    let mut parts: Vec<&str> = prompt.split_inclusive(['?', '!']).collect();
+    parts = parts.into_iter().flat_map(|part| part.split_inclusive(". ")).collect();
+    let found = parts.iter().copied().rfind(asks).or_else(|| parts.last().copied());
+    found.unwrap_or(&prompt).to_owned()
+}
+
 /// The value that is asked for, where it is one number.
 pub(super) fn asked(rung: &Rung) -> Option<Expr> {
     let read = |text: &str| match read_line_with(text, Options::default()).ok()?.line {
@@ -110,7 +125,8 @@ pub(super) fn number_in(text: &str) -> Option<Expr> {
 
 /// The units that the answer may be told in: that of the key, or the one that the question names.
 pub(super) fn units(rung: &Rung) -> Vec<String> {
-    let mut found: Vec<String> = rung.answer.unit.iter().cloned().collect();
+    let unit = rung.answer.unit.iter().filter(|unit| unit.as_str() != "%");
+    let mut found: Vec<String> = unit.cloned().collect();
     let told = quantity::told(&rung.answer.value);
     if found.is_empty() && !told.unit.is_empty() && quantity::measured("1", told.unit).is_some() {
         found.push(told.unit.to_owned());
@@ -191,4 +207,41 @@ pub(super) fn nouns(rung: &Rung) -> Vec<String> {
         take(rest.split_whitespace().next());
     }
     found
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn the_sentence_that_asks_is_found() {
+        for (prompt, asked) in [
+            (
+                "Leo and Rui share 33 frames. How many frames does Leo get?",
+                "How many frames does Leo get?",
+            ),
+            ("Find $n$.", "Find  n ."),
+            ("A wall is 3.5 m long. How long is it in cm? Say why.", " How long is it in cm?"),
+        ] {
+            assert_eq!(question(prompt).trim(), asked.trim(), "{prompt}");
+        }
+    }
+
+    #[test]
+    fn one_value_is_told_alone_behind_a_name_or_in_a_sentence() {
+        let told = |text: &'static str| {
+            one_value(text).map(|(value, unit)| (algebra::write::text(&value), unit))
+        };
+        for (text, value, unit) in [
+            ("36 jars", "36", "jars"),
+            ("A = 63", "63", ""),
+            ("total: 12", "12", ""),
+            ("It is 99 m².", "99", "m²"),
+        ] {
+            assert_eq!(told(text), Some((value.to_owned(), unit)), "{text}");
+        }
+        for text in ["3 + 4", "12 and 13", "x", "not 5"] {
+            assert_eq!(told(text), None, "{text}");
+        }
+    }
 }

@@ -42,7 +42,7 @@ pub(super) fn told(text: &str) -> Told<'_> {
 /// Whether one unit is the other, in any of its names: `cm2`, `sq cm`, `square centimetres`; `jar`, `jars`.
 pub(super) fn is_same(told: &str, asked: &str) -> bool {
     let (told, asked) = (plain(told), plain(asked));
-    if told == asked || stems(&told) == stems(&asked) {
+    if told == asked || stems(&told) == stems(&asked) || is_short_for(&told, &asked) {
         return true;
     }
     // `plants` for clover plants, `litres` for litres of soup; never `bees` for frames of bees.
@@ -51,6 +51,22 @@ pub(super) fn is_same(told: &str, asked: &str) -> bool {
         None => asked.rsplit(' ').next().unwrap_or(&asked),
     };
     stems(&told) == stems(head) || is_same_measure(&told, &asked)
+}
+
+/// `c` for cents, `degrees` for °C: short where nothing else can be meant.
+fn is_short_for(told: &str, asked: &str) -> bool {
+    let told = told.to_lowercase();
+    match asked {
+        "cents" | "cent" | "¢" => told == "c",
+        "pence" => told == "p",
+        "°C" => {
+            let first = told.split(' ').next().unwrap_or("");
+            let rest = told[first.len()..].trim_start();
+            matches!(first, "degrees" | "degree" | "deg" | "c" | "°")
+                && matches!(rest, "" | "c" | "celsius" | "centigrade")
+        }
+        _ => false,
+    }
 }
 
 /// Whether both are units that are known, and one of each is the same.
@@ -170,6 +186,9 @@ mod tests {
             ("litres", "litres of soup"),
             ("km per h", "km/h"),
             ("L", "litre"),
+            ("c", "cents"),
+            ("degrees", "°C"),
+            ("degrees Celsius", "°C"),
         ] {
             assert!(is_same(told, asked), "{told} for {asked}");
         }

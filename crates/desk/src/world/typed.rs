@@ -22,6 +22,24 @@ pub(super) fn with_times(text: &str) -> String {
     signs.iter().enumerate().map(|(at, sign)| if is_times(at) { '×' } else { *sign }).collect()
 }
 
+/// `64pi` is 64π; `pipe` stays.
+pub(super) fn with_pi(text: &str) -> String {
+    let mut out = text.to_owned();
+    let mut from = 0;
+    while let Some(at) = out[from..].find("pi").map(|at| from + at) {
+        let before = out[..at].chars().next_back();
+        let after = out[at + 2..].chars().next();
+        let is_letter = |sign: Option<char>| sign.is_some_and(char::is_alphabetic);
+        if is_letter(before) || is_letter(after) {
+            from = at + 2;
+        } else {
+            out.replace_range(at..at + 2, "π");
+            from = at + 'π'.len_utf8();
+        }
+    }
+    out
+}
+
 /// A prompt without the signs around its mathematics.
 pub(super) fn plain(prompt: &str) -> String {
     from_latex(&prompt.replace('$', " "))
@@ -105,4 +123,45 @@ fn braces(text: &str, at: usize) -> Option<(&str, usize)> {
         }
     }
     None
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn pi_is_a_sign_where_it_stands_alone() {
+        for (text, expected) in [
+            ("64pi", "64π"),
+            ("pi r^2", "π r^2"),
+            ("2 pi", "2 π"),
+            ("a pipe of 3 m", "a pipe of 3 m"),
+            ("spin", "spin"),
+            ("pi", "π"),
+            ("pipi", "pipi"),
+        ] {
+            assert_eq!(with_pi(text), expected);
+        }
+    }
+
+    #[test]
+    fn an_x_between_numbers_is_a_sign() {
+        for (text, expected) in
+            [("13 m x 11 m", "13 m × 11 m"), ("3x4", "3×4"), ("x = 4", "x = 4"), ("3x", "3x")]
+        {
+            assert_eq!(with_times(text), expected);
+        }
+    }
+
+    #[test]
+    fn words_come_out_of_latex() {
+        for (text, expected) in [
+            ("36\\:jars", "36 jars"),
+            ("\\frac{1}{2}\\times 6", "1/2× 6"),
+            ("It\\:is\\:24\\:cm^{2}", "It is 24 cm^2"),
+            ("\\text{Area}=5", "Area=5"),
+        ] {
+            assert_eq!(from_latex(text), expected);
+        }
+    }
 }

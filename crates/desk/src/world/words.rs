@@ -10,7 +10,7 @@ const NO: &[&str] = &["false", "no", "wrong", "incorrect", "untrue"];
 const AROUND: &[&str] = &[
     "it", "is", "its", "it's", "the", "a", "an", "answer", "this", "that", "so", "they", "are",
     "i", "think", "say", "would", "use", "take", "best", "fits", "my", "one", "in", "we", "he",
-    "she", "takes", "uses", "choose", "solution", "must", "be",
+    "she", "takes", "uses", "choose", "solution", "must", "be", "that's", "both",
 ];
 
 /// Whether two texts are the same but for spaces, capitals and a full stop.
@@ -60,6 +60,68 @@ pub(super) fn tells(text: &str, answer: &str) -> bool {
     !asked.is_empty() && told == asked && !turns(&text)
 }
 
+/// Whether a text is a part of the answer that only this one of the choices has: `oak` for `the oak hive`, `not the
+/// same` for `the price is not the same`, `no` for it where another choice says that the price is the same.
+pub(super) fn tells_of_choices(text: &str, answer: &str, others: &[&str]) -> bool {
+    let core = |text: &str| -> Vec<String> {
+        words(text).filter(|word| !AROUND.contains(&word.as_str())).collect()
+    };
+    let (told, asked) = (core(text), core(answer));
+    let others: Vec<Vec<String>> = others.iter().map(|other| core(other)).collect();
+    if others.is_empty() || answer.chars().any(|c| c.is_ascii_digit()) {
+        return false;
+    }
+    // Yes and no where one choice is the other turned round.
+    let turned = |a: &[String], b: &[String]| {
+        a.iter().filter(|word| *word != "not").eq(b.iter()) && a.len() == b.len() + 1
+    };
+    if let [other] = &others[..]
+        && let Some(says) = judges(&words(text).collect::<Vec<_>>())
+        && (turned(&asked, other) || turned(other, &asked))
+        && told.iter().all(|word| YES.contains(&word.as_str()) || NO.contains(&word.as_str()))
+    {
+        return says == turned(other, &asked);
+    }
+    let is_turned = |all: &[String]| all.iter().any(|word| word == "not");
+    // `trig` is trigonometry.
+    let is_in = |word: &String, all: &[String]| {
+        all.iter().any(|other| other == word || word.len() > 3 && other.starts_with(word.as_str()))
+    };
+    let may_be = |all: &[String]| {
+        told.iter().all(|word| is_in(word, all)) && is_turned(all) == is_turned(&told)
+    };
+    told.iter().any(|word| word != "not")
+        && may_be(&asked)
+        && !others.iter().any(|other| may_be(other))
+}
+
+/// Whether a text ends or begins with the answer, says a reason beside it, and names no other choice.
+pub(super) fn names_only(text: &str, answer: &str, others: &[&str]) -> bool {
+    let told: Vec<String> = words(text).collect();
+    let asked: Vec<String> = words(answer).collect();
+    let of_others: Vec<String> =
+        others.iter().flat_map(|other| words(other)).filter(|word| !asked.contains(word)).collect();
+    // `both 3/4 so equally sweet`
+    let ends = ["so", "therefore", "hence"].iter().filter_map(|mark| {
+        let at = told.iter().rposition(|word| word == mark)?;
+        Some(told[at + 1..].join(" "))
+    });
+    let begins = text.split_once([',', ':', '.']).map(|(first, _)| first.to_owned());
+    let other_words =
+        |words: &[String]| words.iter().any(|word| of_others.contains(word) && word != "not");
+    if ends.chain(begins).any(|part| tells_of_choices(&part, answer, others)) && !other_words(&told)
+    {
+        return !turns(text) || asked.iter().any(|word| word == "not");
+    }
+    !asked.is_empty()
+        && !of_others.is_empty()
+        && asked.iter().any(|word| word.chars().count() > 3)
+        && !answer.chars().any(|c| c.is_ascii_digit())
+        && (told.ends_with(&asked) || told.starts_with(&asked))
+        && !turns(text)
+        && !told.iter().any(|word| of_others.contains(word))
+}
+
 /// Whether a word may stand around an answer and says nothing itself.
 pub(super) fn is_around(word: &str) -> bool {
     AROUND.contains(&word)
@@ -93,6 +155,38 @@ fn judges(told: &[String]) -> Option<bool> {
 #[cfg(test)]
 mod tests {
     use super::*;
+
+    #[test]
+    fn a_part_of_a_choice_that_no_other_has_is_that_choice() {
+        let same = ("the price is the same", "the price is not the same");
+        for (text, answer, other) in [
+            ("oak", "the oak hive", "the clover hive"),
+            ("The oak one", "the oak hive", "the clover hive"),
+            ("not the same", same.1, same.0),
+            ("the same", same.0, same.1),
+            ("No", same.1, same.0),
+            ("yes", same.0, same.1),
+        ] {
+            assert!(tells_of_choices(text, answer, &[other]), "{text} for {answer}");
+            assert!(!tells_of_choices(text, other, &[answer]), "{text} for {other}");
+        }
+        for text in ["hive", "the hive", "", "not", "oak and clover", "not oak"] {
+            assert!(!tells_of_choices(text, "the oak hive", &["the clover hive"]), "{text}");
+        }
+    }
+
+    #[test]
+    fn a_reason_may_stand_before_the_choice() {
+        let others = ["Pythagoras"];
+        for text in ["we know an angle so trigonometry", "Trigonometry: an angle is known"] {
+            assert!(names_only(text, "trigonometry", &others), "{text}");
+        }
+        for text in
+            ["not trigonometry", "trigonometry or Pythagoras", "I like trigonometry lessons"]
+        {
+            assert!(!names_only(text, "trigonometry", &others), "{text}");
+        }
+    }
 
     #[test]
     #[rustfmt::skip]

@@ -1,6 +1,7 @@
 //! The Step Desk, as one program: what is answered, what is read, and what a student meets.
 
 mod answer_places;
+mod as_they_write;
 mod asked_in_words;
 mod asked_solutions;
 mod class_writes;

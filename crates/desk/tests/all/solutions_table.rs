@@ -148,7 +148,7 @@ pub const ALL: &[Solutions] = &[
     ("percent.whole/grip", &[
         &["0.15n = 66 => holds", "n = 440 => holds", "answered"],
         &["66 ÷ 0.15 = 440 => holds", "answered"],
-        &["15% = 66 => holds", "1% = 4.4 => holds", "100% = 440 => holds"],
+        &["15% = 66 => holds", "1% = 4.4 => holds", "100% = 440 => holds", "answered"],
     ]),
     ("percent.whole/tilt", &[
         &["divide => holds", "answered"],
@@ -214,7 +214,7 @@ pub const ALL: &[Solutions] = &[
     ]),
     ("measure.convert/climb", &[
         &["7 × 450 = 3150 mL => holds", "3150 ÷ 1000 = 3.15 L => holds", "answered"],
-        &["450 ml = 0.45 l => holds", "7 × 0.45 = 3.15 l => holds"],
+        &["450 ml = 0.45 l => holds", "7 × 0.45 = 3.15 l => holds", "answered"],
         &["3150 => kept"],
         &["3150 mL => holds", "answered"],
     ]),
@@ -252,7 +252,7 @@ pub const ALL: &[Solutions] = &[
         &["A = 13 × 11 - 7 × 6 = 101 => holds", "cost = 101 × 6 = 606 => holds", "It costs 606 dollars. => holds", "answered"],
         &["13 × 11 = 133 => breaks", "133 - 42 = 91 => holds", "91 × 6 = 546 => holds"],
         &["143 × 6 = 858 => holds"],
-        &["total area is 143 => kept", "minus corner 42 => kept", "101 => breaks", "101*6 => holds", "606 => holds", "answered"],
+        &["total area is 143 => kept", "minus corner 42 => kept", "101 => kept", "101*6 => holds", "606 => holds", "answered"],
     ]),
     ("circle.area/grip", &[
         &["A = πr² => holds", "A = π × 15² => holds", "A = 225π cm² => holds", "answered"],
@@ -266,7 +266,7 @@ pub const ALL: &[Solutions] = &[
     ("circle.area/climb", &[
         &["A = πR² - πr² => kept", "π × 100 - π × 16 = 84π => holds", "84π = 263.9 => holds", "263.9 m² => holds", "answered"],
         &["100π - 16π => holds", "84π => holds", "≈ 263.9 => holds", "answered"],
-        &["314.2 - 50.3 = 263.9 => holds"],
+        &["314.2 - 50.3 = 263.9 => holds", "answered"],
         &["A = 3.14 × 100 - 3.14 × 16 = 263.76 => kept"],
         &["10 - 4 = 6 => holds", "π × 6² = 113.1 => holds"],
     ]),
@@ -297,6 +297,6 @@ pub const ALL: &[Solutions] = &[
     ]),
     ("trig.side/climb", &[
         &["the theorem of Pythagoras => holds", "answered"],
-        &["Pythagoras => kept"],
+        &["Pythagoras => holds", "answered"],
     ]),
 ];
