@@ -7,6 +7,7 @@ mod grown;
 mod kind;
 mod numbers;
 mod retold;
+mod taught;
 
 use crate::CATALOGUE_VERSION;
 use crate::ids::Methods;
@@ -282,6 +283,9 @@ pub fn prove(
         story: posed.story.is_some() && matches!(posed.key, Key::Line(_)),
         flawed: None,
     };
+    if posed.flawed.is_none() {
+        taught::tell(&mut rung, method == skill.card().methods[0].id);
+    }
     if let Some(own) = &posed.flawed {
         rung.flawed = Some(flawed::of(skill, own, &rung));
         rung.prompt = format!("{} {}", rung.prompt, flawed::ASKED);

@@ -120,7 +120,7 @@ mod tests {
         let wished = if old[0] == "12" { "14" } else { "12" };
         let (changed, rung) = changed(&area, 0, wished).expect("it comes out");
         assert!(rung.prompt.contains(&format!("base of {wished} cm")), "{}", rung.prompt);
-        assert!(rung.working[0].math.contains(wished), "{}", rung.working[0].math);
+        assert!(rung.working[1].math.contains(wished), "{}", rung.working[1].math);
         // The same draws give the same rung again.
         assert_eq!(changed.rung().expect("known"), Some(rung));
     }
