@@ -1,6 +1,7 @@
 /** Results, the next ladder, a sheet in three taps, and what is shared. */
 import { enableAutoUnmount, flushPromises } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import GiveLadder from '@/components/GiveLadder.vue'
 import NextLadder from '@/components/NextLadder.vue'
 import ShareDialog from '@/components/ShareDialog.vue'
 import SheetNow from '@/components/SheetNow.vue'
@@ -51,6 +52,19 @@ describe('results', () => {
     expect(read(wrapper.find('.slips'))).toContain('Left out the negative root.')
     expect(read(wrapper.find('.slips'))).toContain('Ada, Bo')
     expect(wrapper.findAll('.slips a').map((one) => one.text())).toEqual(['Squares, rungs 1, 3'])
+  })
+
+  it('draw how each one did over the weeks, with a gap where nothing was asked', async () => {
+    asked.GET.mockImplementation(() => good(view))
+    const wrapper = stand(Results, { id: 4 })
+    await flushPromises()
+    expect(wrapper.findAll('svg[role="img"]')).toHaveLength(0)
+    await wrapper.find('input[value="work"]').setValue(true)
+    await flushPromises()
+    const lines = wrapper.findAll('tbody svg[role="img"]')
+    expect(lines.map((line) => line.attributes('aria-label'))).toEqual(['Linear equations: 4 of 4; Sharing in a ratio: 1 of 3', 'Linear equations: 0 of 4'])
+    expect(lines.map((line) => line.findAll('circle').length)).toEqual([2, 1])
+    expect(read(wrapper.find('thead'))).toContain('Over the weeks')
   })
 
   it('asks for the rungs of the latest assignment when rungs are wanted', async () => {
@@ -177,6 +191,19 @@ describe('sharing', () => {
     await flushPromises()
     expect(wrapper.findAll('.problems li')).toHaveLength(1)
     expect(read(wrapper)).toContain('Sign in to take a copy')
+  })
+})
+
+describe('several tries', () => {
+  it('are offered where a ladder is given', async () => {
+    asked.GET.mockImplementation(() => good([{ id: 3, title: '7b', grade: 7, students: 12, assignments: 0 }]))
+    const wrapper = stand(GiveLadder, { ladder: 5, modelValue: false })
+    await wrapper.setProps({ modelValue: true })
+    await flushPromises()
+    expect(read(wrapper)).not.toContain('Other numbers in each try')
+    wrapper.findAllComponents({ name: 'ElSelect' }).find((one) => one.attributes('aria-label') === 'Tries' || one.props('ariaLabel') === 'Tries')!.vm.$emit('update:modelValue', 3)
+    await flushPromises()
+    expect(read(wrapper)).toContain('Other numbers in each try')
   })
 })
 

@@ -186,6 +186,28 @@ describe('the Step Desk', () => {
     expect((await desk(view({ rungs: [rung(1, { words: true })] }))).findAll('input.maths')).toHaveLength(0)
   })
 
+  it('is only read once it was handed in, and begins anew where there is a further try', async () => {
+    const lines = [{ text: 'x=4', latex: true }]
+    const first = [{ number: 1, revision: 3, lines, judgement: judgement(['holds']) }]
+    const assigned = { page: '/class/abc', handed_in: 5, nth: 1, tries: 2, fresh: true, again: true, remarks: [], keys: [] }
+    const wrapper = await desk(view({ assigned, written: first }))
+    expect(read(wrapper)).toContain('Try 1 of 2')
+    expect(read(wrapper)).not.toContain('Next line')
+    expect(wrapper.findAll('.tools')).toHaveLength(0)
+    asked.POST.mockImplementation(() => good(view({ assigned: { ...assigned, handed_in: undefined, nth: 2, again: false } })))
+    await button(wrapper, 'Try again with other numbers').trigger('click')
+    await settled()
+    expect(asked.POST.mock.calls[0]![0]).toBe('/api/desk/{link}/again')
+    expect(read(wrapper)).toContain('Try 2 of 2')
+    expect(read(wrapper)).toContain('Next line')
+    expect(wrapper.find<HTMLInputElement>('input.maths').element.value).toBe('')
+    expect(read(wrapper)).not.toContain('Try again')
+  })
+
+  it('does not say saved where nothing was written', async () => {
+    expect(read((await desk(view())).find('.state'))).toBe('')
+  })
+
   it('saves and judges when the writing rests, and says so', async () => {
     asked.PUT.mockImplementation(() => good({ revision: 1, judgement: judgement(['breaks']) }))
     const wrapper = await desk(view())

@@ -463,11 +463,11 @@ describe('a line on the Step Desk', () => {
     expect(wrapper.find('[role="img"]').exists()).toBe(false)
   })
 
-  it('turns from mathematics to words while it is empty', async () => {
-    expect(read(field({}))).not.toContain('Write words')
-    const empty = field({ line: written({ text: '' }) })
-    await button(empty, 'Write words').trigger('click')
-    expect(empty.emitted('write')).toEqual([['', false]])
+  it('turns from words to mathematics while it is empty', async () => {
+    expect(read(field({ line: written({ text: '' }) }))).not.toContain('Write mathematics')
+    const empty = field({ line: written({ text: '', latex: false }) })
+    await button(empty, 'Write mathematics').trigger('click')
+    expect(empty.emitted('write')).toEqual([['', true]])
   })
 
   it('is taken out, where it may be', async () => {

@@ -159,13 +159,8 @@ async fn a_shared_laptop_changes_hands() {
     browser.see_text("Not Priya?").await;
     browser.until("document.querySelector('math-field').value === ''").await;
     // A line in words is kept with the working, and not judged.
-    browser.press("Write words").await;
-    browser
-        .see("//input[@aria-label = 'Line 1']")
-        .await
-        .send_keys("First I scale both numbers.")
-        .await
-        .expect("typed");
+    browser.into_maths("Line 1").await;
+    browser.keys("First I scale both numbers.").await;
     browser.see_text("Words are kept with your working, but not checked.").await;
     saved(&browser).await;
     browser.close().await;

@@ -150,10 +150,13 @@ async fn a_sentence_answers_a_story() {
         rung_of("add-sub.column", |rung| rung.story && rung.answer.value.parse::<i64>().is_ok());
     let (value, sentence) = (rung.answer.value.clone(), rung.answer.text.clone());
     let browser = seated(&program, rung).await;
-    browser.press("Write words").await;
-    browser.fill("Line 1", &sentence.replace(&value, "9999")).await;
+    // It is typed into the field for mathematics, as everything is.
+    browser.into_maths("Line 1").await;
+    browser.keys(&sentence.replace(&value, "9999")).await;
     browser.see(SAVED).await;
-    browser.fill("Line 1", &sentence).await;
+    browser.ask("void (document.querySelector('math-field').value = '')").await;
+    browser.keys("\u{e014}").await;
+    browser.keys(&sentence).await;
     browser.see_text(FINISHED).await;
     fits(&browser).await;
     browser.close().await;

@@ -12,7 +12,7 @@ mod wording;
 
 pub use change::{Change, change};
 pub use placed::{Placed, Source};
-pub use sheets::{Strength, Version, sheet};
+pub use sheets::{Strength, Version, anew, sheet};
 pub use weight::weight;
 
 use serde::{Deserialize, Serialize};

@@ -1,9 +1,11 @@
 //! Assignments: a ladder given to a class, and the desks of its students.
 
-use crate::desk::Desk;
+mod came_back;
+
+pub use came_back::{CameBack, Work, Written, came_back, work};
+
 use crate::ladder::{self, KeptLadder, STRONGEST_HINT};
 use crate::{AssignmentId, ClassId, Db, DeskId, LadderId, StoreError, StudentId, TeacherId, link};
-use ::desk::Judgement;
 use lesson::bench::Plan;
 pub use live::Feedback;
 use skills::Ladder;
@@ -11,6 +13,9 @@ use sqlx::types::Json;
 
 /// Most assignments of one class.
 pub const MOST_ASSIGNMENTS: i64 = 400;
+
+/// Most tries of one student, where they have as many as they like.
+pub const MOST_TRIES: u8 = 20;
 
 /// What holds for an assignment.
 #[derive(
@@ -28,6 +33,24 @@ pub struct AssignmentRules {
     pub feedback: Feedback,
     /// Whether a stage opens only when the one below is finished.
     pub staged: bool,
+    /// How often it may be handed in; 0 for as often as they like.
+    #[serde(default = "one")]
+    pub tries: u8,
+    /// Whether each try has other numbers.
+    #[serde(default)]
+    pub fresh: bool,
+}
+
+const fn one() -> u8 {
+    1
+}
+
+impl AssignmentRules {
+    /// Whether there is another try after so many.
+    #[must_use]
+    pub const fn allow_after(&self, tries: u8) -> bool {
+        tries < MOST_TRIES && (self.tries == 0 || tries < self.tries)
+    }
 }
 
 /// An assignment.
@@ -100,6 +123,8 @@ struct Row {
     alone: bool,
     feedback: String,
     staged: bool,
+    tries: u8,
+    fresh: bool,
     rungs: u16,
     of_student: Option<StudentId>,
 }
@@ -108,15 +133,15 @@ impl From<Row> for Assignment {
     fn from(row: Row) -> Self {
         let Row { id, class, ladder, title, link, rungs, of_student, .. } = row;
         let feedback = Feedback::named(&row.feedback);
-        let Row { due, hints, alone, staged, .. } = row;
-        let rules = AssignmentRules { due, hints, alone, feedback, staged };
+        let Row { due, hints, alone, staged, tries, fresh, .. } = row;
+        let rules = AssignmentRules { due, hints, alone, feedback, staged, tries, fresh };
         Self { id, class, ladder, title, link, rules, rungs, of_student }
     }
 }
 
 const COLUMNS: &str = "assignment.id, assignment.class, assignment.ladder, ladder.title,
     assignment.link, assignment.due, assignment.hints, assignment.alone, assignment.feedback,
-    assignment.staged, ladder.rungs, assignment.of_student";
+    assignment.staged, assignment.tries, assignment.fresh, ladder.rungs, assignment.of_student";
 
 /// Gives a ladder to a class, both of the same teacher; a ladder that is made for it is kept with it, or neither is.
 ///
@@ -158,12 +183,14 @@ pub async fn create(
         }
     };
     let sql = "INSERT INTO assignment
-                 (class, ladder, document, of_student, link, due, hints, alone, feedback, staged)
-               VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
+                 (class, ladder, document, of_student, link, due, hints, alone, feedback, staged,
+                  tries, fresh)
+               VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)";
     let query = sqlx::query(sql).bind(class).bind(ladder).bind(document.map(Json));
     let query = query.bind(of_student).bind(link()).bind(rules.due);
     let query = query.bind(rules.hints.min(STRONGEST_HINT)).bind(rules.alone);
     let query = query.bind(rules.feedback.name()).bind(rules.staged);
+    let query = query.bind(rules.tries).bind(rules.fresh);
     let id = AssignmentId(query.execute(&mut *transaction).await?.last_insert_id());
     transaction.commit().await?;
     Ok(id)
@@ -180,10 +207,11 @@ pub async fn set(
     rules: AssignmentRules,
 ) -> Result<(), StoreError> {
     find(db, owner, id).await?;
-    let sql = "UPDATE assignment SET due = ?, hints = ?, alone = ?, feedback = ?, staged = ?
-               WHERE id = ?";
+    let sql = "UPDATE assignment SET due = ?, hints = ?, alone = ?, feedback = ?, staged = ?,
+                 tries = ?, fresh = ? WHERE id = ?";
     let query = sqlx::query(sql).bind(rules.due).bind(rules.hints.min(STRONGEST_HINT));
     let query = query.bind(rules.alone).bind(rules.feedback.name()).bind(rules.staged);
+    let query = query.bind(rules.tries).bind(rules.fresh);
     query.bind(id).execute(db).await?;
     Ok(())
 }
@@ -268,7 +296,7 @@ pub async fn ladder(db: &Db, given: &Assignment) -> Result<KeptLadder, StoreErro
     Ok(kept)
 }
 
-/// The desk of a student for an assignment; it is set up at the first time.
+/// The desk of a student for an assignment, which is their latest try; it is set up at the first time.
 ///
 /// # Errors
 /// [`StoreError::NotFound`] when the student is not in the class, or it is for somebody else.
@@ -281,10 +309,60 @@ pub async fn desk(
         return Err(StoreError::NotFound);
     }
     let who = crate::class::student(db, assignment.class, student).await?;
+    let sql =
+        "SELECT id FROM desk WHERE assignment = ? AND of_student = ? ORDER BY nth DESC LIMIT 1";
+    let query = sqlx::query_scalar(sql).bind(assignment.id).bind(student);
+    let latest: Option<DeskId> = query.fetch_optional(db).await?;
+    if let Some(latest) = latest {
+        return Ok(latest);
+    }
     let sql = "INSERT INTO desk (ladder, assignment, of_student, student, code)
                VALUES (?, ?, ?, ?, '') ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)";
     let query = sqlx::query(sql).bind(assignment.ladder).bind(assignment.id).bind(student);
     Ok(DeskId(query.bind(who.name).execute(db).await?.last_insert_id()))
+}
+
+/// Sets up a student's next try, once the one before was handed in; `ladder` holds its own numbers, where it has any.
+/// The same asked twice makes one.
+///
+/// # Errors
+/// [`StoreError::NotFound`] where nothing was handed in yet, [`StoreError::Full`] when there is no further try.
+pub async fn again(
+    db: &Db,
+    assignment: &Assignment,
+    after: DeskId,
+    ladder: Option<&Ladder>,
+) -> Result<DeskId, StoreError> {
+    let mut transaction = db.begin().await?;
+    type Before = (StudentId, String, u8, Option<i64>);
+    let sql = "SELECT of_student, student, nth, handed_in FROM desk
+               WHERE id = ? AND assignment = ? AND of_student IS NOT NULL FOR UPDATE";
+    let query = sqlx::query_as(sql).bind(after).bind(assignment.id);
+    let before: Option<Before> = query.fetch_optional(&mut *transaction).await?;
+    let (student, name, nth, handed_in) = before.ok_or(StoreError::NotFound)?;
+    handed_in.ok_or(StoreError::NotFound)?;
+    if !assignment.rules.allow_after(nth) {
+        return Err(StoreError::Full);
+    }
+    let sql = "INSERT INTO desk (ladder, assignment, of_student, student, code, nth, document)
+               VALUES (?, ?, ?, ?, '', ?, ?) ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)";
+    let query = sqlx::query(sql).bind(assignment.ladder).bind(assignment.id).bind(student);
+    let query = query.bind(name).bind(nth + 1).bind(ladder.map(Json));
+    let id = DeskId(query.execute(&mut *transaction).await?.last_insert_id());
+    transaction.commit().await?;
+    Ok(id)
+}
+
+/// Which try a desk is, and the ladder with its own numbers, where it has any.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when there is no such desk.
+pub async fn of_try(db: &Db, desk: DeskId) -> Result<(u8, Option<Ladder>), StoreError> {
+    let sql = "SELECT nth, document FROM desk WHERE id = ?";
+    let found: Option<(u8, Option<Json<Ladder>>)> =
+        sqlx::query_as(sql).bind(desk).fetch_optional(db).await?;
+    let (nth, document) = found.ok_or(StoreError::NotFound)?;
+    Ok((nth, document.map(|Json(ladder)| ladder)))
 }
 
 /// How far a desk has come.
@@ -314,9 +392,11 @@ pub struct Begun {
     pub written: usize,
     /// Rungs that are finished.
     pub finished: usize,
+    /// Which try it is.
+    pub nth: u8,
 }
 
-/// What a student has begun of an assignment; nothing before they opened it.
+/// What a student has begun of an assignment, in their latest try; nothing before they opened it.
 ///
 /// # Errors
 /// The database does not answer.
@@ -325,16 +405,19 @@ pub async fn begun(
     id: AssignmentId,
     student: StudentId,
 ) -> Result<Option<Begun>, StoreError> {
-    let sql = "SELECT desk.handed_in, desk.given_back, COUNT(desk_rung.rung),
+    let sql = "SELECT desk.handed_in, desk.given_back, desk.nth, COUNT(desk_rung.rung),
                  COUNT(IF(JSON_VALUE(desk_rung.judgement, '$.finished') IN ('1', 'true'), 1, NULL))
                FROM desk LEFT JOIN desk_rung ON desk_rung.desk = desk.id
-               WHERE desk.assignment = ? AND desk.of_student = ? GROUP BY desk.id";
+               WHERE desk.assignment = ? AND desk.of_student = ?
+               GROUP BY desk.id ORDER BY desk.nth DESC LIMIT 1";
     let query = sqlx::query_as(sql).bind(id).bind(student);
-    let row: Option<(Option<i64>, Option<i64>, i64, i64)> = query.fetch_optional(db).await?;
-    Ok(row.map(|(handed_in, given_back, written, finished)| Begun {
+    type Row = (Option<i64>, Option<i64>, u8, i64, i64);
+    let row: Option<Row> = query.fetch_optional(db).await?;
+    Ok(row.map(|(handed_in, given_back, nth, written, finished)| Begun {
         progress: Progress { handed_in, given_back },
         written: usize::try_from(written).unwrap_or_default(),
         finished: usize::try_from(finished).unwrap_or_default(),
+        nth,
     }))
 }
 
@@ -429,117 +512,4 @@ pub async fn remarks(db: &Db, desk: DeskId) -> Result<Vec<Remark>, StoreError> {
     let sql = "SELECT desk, rung, mark, remark FROM desk_rung
                WHERE desk = ? AND (mark IS NOT NULL OR remark IS NOT NULL) ORDER BY rung";
     Ok(sqlx::query_as(sql).bind(desk).fetch_all(db).await?)
-}
-
-/// A student's work for an assignment.
-#[derive(Debug, Clone, PartialEq)]
-pub struct Work {
-    /// The student.
-    pub student: StudentId,
-    /// Their desk with all that is on it; none before they opened it.
-    pub desk: Option<Desk>,
-    /// Their name.
-    pub name: String,
-    /// How far it has come.
-    pub progress: Progress,
-    /// What was said of it.
-    pub remarks: Vec<Remark>,
-}
-
-/// The work of every student whom an assignment is for, by name.
-///
-/// # Errors
-/// [`StoreError::NotFound`] when it is not theirs.
-pub async fn work(db: &Db, owner: TeacherId, id: AssignmentId) -> Result<Vec<Work>, StoreError> {
-    let found = find(db, owner, id).await?;
-    let students = crate::class::students(db, owner, found.class).await?;
-    type Sitting = (DeskId, StudentId, Option<i64>, Option<i64>);
-    let sql = "SELECT id, of_student, handed_in, given_back FROM desk
-               WHERE assignment = ? AND of_student IS NOT NULL";
-    let desks: Vec<Sitting> = sqlx::query_as(sql).bind(id).fetch_all(db).await?;
-    let mut all = Vec::new();
-    for student in students {
-        let sitting = desks.iter().find(|(_, of, ..)| *of == student.id);
-        // A student who left is shown with what was written before.
-        if (student.hidden && sitting.is_none()) || !found.is_for(student.id) {
-            continue;
-        }
-        let (desk, progress, remarks) = match sitting {
-            Some(&(desk, _, handed_in, given_back)) => (
-                Some(crate::desk::find(db, found.ladder, desk).await?),
-                Progress { handed_in, given_back },
-                remarks(db, desk).await?,
-            ),
-            None => (None, Progress::default(), Vec::new()),
-        };
-        all.push(Work { student: student.id, desk, name: student.name, progress, remarks });
-    }
-    Ok(all)
-}
-
-/// An assignment with all that came back.
-#[derive(Debug, Clone, PartialEq)]
-pub struct CameBack {
-    /// The assignment.
-    pub assignment: Assignment,
-    /// Its ladder, as it was given.
-    pub ladder: KeptLadder,
-    /// What each student wrote who opened it.
-    pub desks: Vec<(StudentId, Progress, Vec<Written>)>,
-}
-
-/// The latest assignments of a teacher's class, at most so many, with all that came back, the first given first.
-///
-/// # Errors
-/// [`StoreError::NotFound`] when the class is not theirs.
-pub async fn came_back(
-    db: &Db,
-    owner: TeacherId,
-    class: ClassId,
-    most: usize,
-) -> Result<Vec<CameBack>, StoreError> {
-    crate::class::find(db, owner, class).await?;
-    let mut all = Vec::new();
-    for assignment in of_class(db, class).await?.into_iter().take(most) {
-        let ladder = ladder(db, &assignment).await?;
-        let desks = written(db, assignment.id).await?;
-        all.push(CameBack { assignment, ladder, desks });
-    }
-    all.reverse();
-    Ok(all)
-}
-
-/// What the students of an assignment wrote, in one answer of the database.
-async fn written(
-    db: &Db,
-    id: AssignmentId,
-) -> Result<Vec<(StudentId, Progress, Vec<Written>)>, StoreError> {
-    type OnRung = (StudentId, Option<i64>, Option<i64>, Option<u16>, Option<Json<Judgement>>);
-    let sql = "SELECT desk.of_student, desk.handed_in, desk.given_back, desk_rung.rung,
-                 desk_rung.judgement
-               FROM desk LEFT JOIN desk_rung ON desk_rung.desk = desk.id
-               WHERE desk.assignment = ? AND desk.of_student IS NOT NULL
-               ORDER BY desk.of_student, desk_rung.rung";
-    let rows: Vec<OnRung> = sqlx::query_as(sql).bind(id).fetch_all(db).await?;
-    let mut all: Vec<(StudentId, Progress, Vec<Written>)> = Vec::new();
-    for (student, handed_in, given_back, rung, judgement) in rows {
-        if all.last().is_none_or(|(last, ..)| *last != student) {
-            all.push((student, Progress { handed_in, given_back }, Vec::new()));
-        }
-        if let (Some((.., written)), Some(rung), Some(Json(judgement))) =
-            (all.last_mut(), rung, judgement)
-        {
-            written.push(Written { rung, judgement });
-        }
-    }
-    Ok(all)
-}
-
-/// How a rung was judged.
-#[derive(Debug, Clone, PartialEq)]
-pub struct Written {
-    /// Its number, from 1.
-    pub rung: u16,
-    /// As the student was told, or will be.
-    pub judgement: Judgement,
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** One line of a student's working with what is said of it. */
 import { ElButton, ElInput } from 'element-plus'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, inject, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { closedKey } from '@/field/closed'
 import type { JudgedLine } from '@/api/client'
 import type { WritingLine } from '@/composables/useRungWriting'
 import HintSteps from './HintSteps.vue'
@@ -21,6 +22,7 @@ const props = defineProps<{
   place?: { link: string; number: number; line: number }
 }>()
 const emit = defineEmits<{ write: [text: string, latex: boolean]; enter: []; remove: []; up: []; down: [] }>()
+const closed = inject(closedKey, ref(false))
 const field = useTemplateRef<InstanceType<typeof MathInput>>('field')
 const plain = useTemplateRef<InstanceType<typeof ElInput>>('plain')
 
@@ -29,9 +31,9 @@ function write(text: string, latex = props.line.latex === true): void {
   emit('write', text, latex)
 }
 
-/** Words and mathematics are typed differently; what stands there is kept when it can be. */
+/** Where words are asked for, a line is a plain text; mathematics can be written all the same. */
 function turn(): void {
-  write('', !props.line.latex)
+  write('', true)
 }
 
 // What is said of the line that is being written must be seen above the finger keyboard.
@@ -74,13 +76,14 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
       class="field"
       size="large"
       maxlength="400"
+      :readonly="closed"
       :model-value="line.text"
       :aria-label="label"
       @update:model-value="(text: string) => write(text)"
       @keydown.enter.prevent="emit('enter')"
     />
-    <div class="tools">
-      <el-button v-if="!line.text" text size="small" @click="turn">{{ line.latex ? words.desk.words : words.desk.maths }}</el-button>
+    <div v-if="!closed" class="tools">
+      <el-button v-if="!line.text && !line.latex" text size="small" @click="turn">{{ words.desk.maths }}</el-button>
       <el-button v-if="removable" text size="small" :aria-label="`${words.desk.removeLine}: ${label}`" @click="emit('remove')">✕</el-button>
     </div>
     <div v-if="verdict" class="verdict" role="status">
@@ -118,7 +121,6 @@ defineExpose({ line: props.line, focus: () => (props.line.latex ? field.value?.f
 }
 .tools {
   display: flex;
-  min-inline-size: 36px;
 }
 .verdict {
   grid-column: 1 / -1;

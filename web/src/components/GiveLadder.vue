@@ -18,7 +18,7 @@ const classes = ref<ClassEntry[]>()
 const ladders = ref<LadderOnShelf[]>()
 const chosen = ref<number>()
 const due = ref('')
-const rules = ref<AssignmentRules>({ hints: 3, alone: true, feedback: 'at_once', staged: false })
+const rules = ref<AssignmentRules>({ hints: 3, alone: true, feedback: 'at_once', staged: false, tries: 1, fresh: false })
 
 watch(open, async (isOpen) => {
   if (!isOpen) return
@@ -69,6 +69,13 @@ async function give(): Promise<void> {
           <el-option v-for="(name, given) in words.ladder.hintNames" :key="name" :label="name" :value="given" />
         </el-select>
       </label>
+      <label class="field">
+        <span>{{ classWords.tries }}</span>
+        <el-select v-model="rules.tries" size="large" :aria-label="classWords.tries">
+          <el-option v-for="n in [1, 2, 3, 5, 0]" :key="n" :label="classWords.triesOf(n)" :value="n" />
+        </el-select>
+      </label>
+      <el-checkbox v-if="rules.tries !== 1" v-model="rules.fresh" :label="classWords.fresh" />
       <el-checkbox v-model="rules.alone" :label="classWords.alone" />
       <el-checkbox v-model="rules.staged" :label="classWords.staged" />
       <failure-note v-if="failure" :failure="failure" />

@@ -30,7 +30,7 @@ async function give(): Promise<void> {
   const { title, plan } = next.value
   // A day is over at its last minute where the teacher is.
   const until = due.value ? Math.floor(new Date(`${due.value}T23:59:00`).getTime() / 1000) : null
-  const rules = { due: until, hints: 3, alone: true, feedback: 'at_once' as const, staged: false }
+  const rules = { due: until, hints: 3, alone: true, feedback: 'at_once' as const, staged: false, tries: 1, fresh: false }
   const body = { made: { title, plan }, student: whom.value || null, rules }
   await giving.call(reply(api.POST('/api/classes/{id}/assignments', { params: { path: { id: props.id } }, body })), (given) => void router.push({ name: 'assignment', params: { id: given.id } }))
 }

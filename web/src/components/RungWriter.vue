@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One rung: what is asked, and the lines that are written under it. */
 import { ElButton } from 'element-plus'
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, provide, ref, toRef } from 'vue'
 import type { DeskRung, GivenAnswer, JudgedLine, VerdictWord } from '@/api/client'
 import type { RungWriting, WritingLine } from '@/composables/useRungWriting'
 import AnswerPlace from '@/answer/AnswerPlace.vue'
@@ -10,12 +10,14 @@ import HintSteps from './HintSteps.vue'
 import MathText from './MathText.vue'
 import SceneView from './SceneView.vue'
 import TakeAway from './TakeAway.vue'
+import { closedKey } from '@/field/closed'
 import { fitKeyboard } from '@/field/keyboard'
 import { words } from '@/words'
 
-const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean; pictures: boolean }>()
+const props = defineProps<{ link: string; rung: DeskRung; writing: RungWriting; last: boolean; pictures: boolean; closed?: boolean }>()
 defineEmits<{ next: [] }>()
-const { lines, given, said, state, failure, stale, answered, finished, next, verdict } = props.writing
+provide(closedKey, toRef(() => props.closed === true))
+const { begun, lines, given, said, state, failure, stale, answered, finished, next, verdict } = props.writing
 const fields = ref<InstanceType<typeof DeskLineField>[]>([])
 
 async function focus(line: WritingLine | undefined): Promise<void> {
@@ -71,8 +73,10 @@ onMounted(() => {
       <p class="prompt"><math-text :text="rung.prompt" /></p>
       <scene-view v-if="rung.scene" :scene="rung.scene" />
     </div>
-    <answer-place v-if="rung.place && picksLine" :place="rung.place" :working="rung.working ?? []" :given="given" :verdict="said" @give="give" />
-    <p class="soft lead">{{ lead }}</p>
+    <fieldset v-if="rung.place && picksLine" class="bare" :disabled="closed">
+      <answer-place :place="rung.place" :working="rung.working ?? []" :given="given" :verdict="said" @give="give" />
+    </fieldset>
+    <p v-if="!closed" class="soft lead">{{ lead }}</p>
     <ol class="lines">
       <li v-for="(line, at) in lines" :key="line.key">
         <desk-line-field
@@ -90,15 +94,17 @@ onMounted(() => {
         />
       </li>
     </ol>
-    <div class="foot">
+    <div v-if="!closed" class="foot">
       <el-button size="large" @click="enter(lines.length - 1)">{{ words.desk.addLine }}</el-button>
       <span class="state" :class="state" role="status">
         <template v-if="state === 'refused'">{{ words.desk.refused }} {{ failure?.says }}</template>
-        <template v-else-if="stale === undefined">{{ words.desk[state] }}</template>
+        <template v-else-if="stale === undefined && (begun || state !== 'saved')">{{ words.desk[state] }}</template>
       </span>
     </div>
-    <answer-place v-if="rung.place && !picksLine" :place="rung.place" :working="[]" :given="given" :verdict="said" @give="give" />
-    <hint-steps v-if="state === 'saved' && !answered" :hints="next" :ask="words.desk.stuck" />
+    <fieldset v-if="rung.place && !picksLine" class="bare" :disabled="closed">
+      <answer-place :place="rung.place" :working="[]" :given="given" :verdict="said" @give="give" />
+    </fieldset>
+    <hint-steps v-if="state === 'saved' && !answered && !closed" :hints="next" :ask="words.desk.stuck" />
     <take-away v-if="hasWork" :link="link" :number="rung.number" :lines="judged" />
     <div v-if="stale !== undefined" class="notice" role="alert">
       <p>{{ words.desk.stale }}</p>
@@ -130,6 +136,12 @@ onMounted(() => {
 }
 .lead {
   font-size: 0.95rem;
+}
+.bare {
+  min-inline-size: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
 }
 .lines {
   display: grid;

@@ -46,7 +46,8 @@ const standing = (one: HandedWork): string => {
 
 const shown = computed(() => {
   const one = at.value && work.value[at.value.row]
-  const rung = at.value && rungs.value.find((each) => each.number === at.value?.rung)
+  // A try with numbers of its own has its own problems.
+  const rung = at.value && (one?.own?.length ? one.own : rungs.value).find((each) => each.number === at.value?.rung)
   return one && rung ? { one, rung, written: rungOf(one, rung.number) } : undefined
 })
 /** What students ended with on the rung that is read: those who mean the same stand together, the most first. */
@@ -149,7 +150,9 @@ async function takeBack(): Promise<void> {
             </thead>
             <tbody>
               <tr v-for="(one, row) in work" :key="one.student">
-                <th scope="row">{{ one.name }} <small class="soft">{{ standing(one) }}</small></th>
+                <th scope="row">{{ one.name }} <small class="soft">{{ standing(one) }}</small>
+                  <small v-if="one.tries > 1" class="soft" :title="workWords.nthHelp"> · {{ workWords.nth(one.nth, one.tries) }}</small>
+                </th>
                 <td class="row-deeds">
                   <el-button v-if="one.desk && one.handed_in && !one.given_back" size="small" @click="giveBack(one.desk)">{{ workWords.giveBack }}</el-button>
                   <el-button v-if="one.desk && one.handed_in" size="small" text @click="openAgain(one.desk)">{{ workWords.openAgain }}</el-button>

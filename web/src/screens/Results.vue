@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { api, reply, type ResultsView, type Share } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import MathText from '@/components/MathText.vue'
+import OverTime from '@/components/OverTime.vue'
 import NextLadder from '@/components/NextLadder.vue'
 import VerdictMark from '@/components/VerdictMark.vue'
 import { useCall } from '@/composables/useCall'
@@ -35,6 +36,8 @@ const file = (ending: string): string => `/api/classes/${props.id}/results.${end
 const shade = (share: Share): number => (share.asked ? Math.round((4 * share.finished) / share.asked) : -1)
 const marks = { begun: 'given', breaks: 'breaks', answered: 'holds_so_far', finished: 'holds' } as const
 const isRung = computed(() => by.value === 'rung' && view.value?.columns[0]?.stage !== undefined)
+/** Over the weeks: each assignment by itself, of which there are at least two. */
+const isOverTime = computed(() => by.value === 'work' && (view.value?.columns.length ?? 0) > 1)
 /** Where a slip was seen: each assignment once, with its rungs. */
 function places(slip: ResultsView['slips'][number]): { assignment: number; title: string; rungs: number[] }[] {
   const all = new Map<number, { assignment: number; title: string; rungs: number[] }>()
@@ -79,6 +82,7 @@ const print = (): void => window.print()
             <thead>
               <tr>
                 <th scope="col">{{ resultWords.student }}</th>
+                <th v-if="isOverTime" scope="col" class="column">{{ resultWords.overTime }}</th>
                 <th v-for="(column, at) in view.columns" :key="at" scope="col" class="column" :title="column.stage ? stageNames[column.stage] : undefined">
                   <span>{{ isRung ? resultWords.rung(column.title) : column.title }}</span>
                   <small v-if="column.stage" class="soft">{{ stageNames[column.stage] }}</small>
@@ -88,6 +92,7 @@ const print = (): void => window.print()
             <tbody>
               <tr v-for="row in view.rows" :key="row.student.id">
                 <th scope="row">{{ row.student.name }}</th>
+                <td v-if="isOverTime" class="line"><over-time :shares="row.shares" :titles="view.columns.map((column) => column.title)" /></td>
                 <td v-for="(share, at) in row.shares" :key="at" :class="isRung ? undefined : `level-${shade(share)}`">
                   <template v-if="isRung">
                     <verdict-mark v-if="share.standing" :word="marks[share.standing]" :size="20" bare />
@@ -102,6 +107,7 @@ const print = (): void => window.print()
             <tfoot>
               <tr>
                 <th scope="row">{{ resultWords.together }}</th>
+                <td v-if="isOverTime" class="line"><over-time :shares="view.together" :titles="view.columns.map((column) => column.title)" /></td>
                 <td v-for="(share, at) in view.together" :key="at" :class="`level-${shade(share)}`">{{ resultWords.of(share.finished, share.asked) }}</td>
               </tr>
             </tfoot>

@@ -60,6 +60,15 @@ async function handIn(): Promise<void> {
   if (await call(reply<unknown>(api.POST('/api/desk/{link}/hand-in', { params: { path: { link: props.link } } })))) await load()
 }
 
+/** A further try: a clean desk, with the same numbers or with others. */
+async function again(): Promise<void> {
+  const params = { path: { link: props.link } }
+  await call(reply(api.POST('/api/desk/{link}/again', { params })), (view) => {
+    view.rungs.forEach(({ number }) => dropDraft(`${props.link}/${number}`))
+    take(view)
+  })
+}
+
 const load = (): Promise<boolean> => call(reply(api.GET('/api/desk/{link}', { params: { path: { link: props.link } } })), take)
 onMounted(load)
 
@@ -108,11 +117,13 @@ async function leave(): Promise<void> {
           <span v-if="later" class="soft">{{ pageWords.later }}</span>
           <el-button size="large" @click="handIn">{{ pageWords.handIn }}</el-button>
         </template>
+        <span v-if="desk.assigned.tries !== 1" class="soft">{{ pageWords.nth(desk.assigned.nth, desk.assigned.tries) }}</span>
+        <el-button v-if="desk.assigned.again" size="large" type="primary" @click="again">{{ desk.assigned.fresh ? pageWords.againFresh : pageWords.again }}</el-button>
       </div>
       <div v-if="remark" class="remark">
         <strong v-if="remark.mark">{{ workWords.marks[remark.mark] }}</strong> {{ remark.remark }}
       </div>
-      <rung-writer :key="`${rung.number}-${desk.student}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" :pictures="desk.pictures" @next="at += 1" />
+      <rung-writer :key="`${rung.number}-${desk.student}-${desk.assigned?.nth ?? 1}`" :link="link" :rung="rung" :writing="writing" :last="at === desk.rungs.length - 1" :pictures="desk.pictures" :closed="desk.assigned?.handed_in !== undefined" @next="at += 1" />
     </template>
     <p v-else class="soft">{{ words.loading }}</p>
     <details v-if="key" class="key">

@@ -60,6 +60,7 @@ async function leave(): Promise<void> {
               <template v-if="one.due">{{ pageWords.due(dayOf(one.due)) }}</template>
               <template v-if="one.due && one.finished !== undefined"> · </template>
               <template v-if="one.finished !== undefined">{{ pageWords.finished(one.finished ?? 0, one.rungs) }}</template>
+              <template v-if="one.nth"> · {{ pageWords.nth(one.nth, 0) }}</template>
             </span>
           </router-link>
         </li>

@@ -331,7 +331,6 @@ export const words = {
     line: (n: number) => `Line ${n}`,
     addLine: 'Next line',
     removeLine: 'Take this line out',
-    words: 'Write words',
     maths: 'Write mathematics',
     saved: 'Saved',
     saving: 'Saving …',

@@ -12,6 +12,8 @@ export const resultWords = {
   of: (finished: number, asked: number): string => `${finished}/${asked}`,
   cell: (name: string, column: string, finished: number, tried: number, asked: number): string =>
     asked ? `${name}, ${column}: ${finished} of ${asked} rungs finished, ${tried} tried` : `${name}, ${column}: not asked`,
+  overTime: 'Over the weeks',
+  onDay: (title: string, finished: number, asked: number): string => `${title}: ${finished} of ${asked}`,
   rung: (n: string): string => `Rung ${n}`,
   standing: { begun: 'begun', breaks: 'a line breaks', answered: 'answered', finished: 'finished' },
   scale: 'Finished of what was asked',

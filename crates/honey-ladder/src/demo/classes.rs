@@ -34,8 +34,15 @@ pub async fn taught(
         for (week, ladder) in (0i64..3).zip(ladders.iter().cycle().skip(nth * 3)) {
             let due = now + (week - 2) * WEEK + 86_400;
             let feedback = if week == 1 { Feedback::GivenBack } else { Feedback::AtOnce };
-            let rules =
-                AssignmentRules { due: Some(due), hints: 2, alone: true, feedback, staged: false };
+            let rules = AssignmentRules {
+                due: Some(due),
+                hints: 2,
+                alone: true,
+                feedback,
+                staged: false,
+                tries: 1,
+                fresh: false,
+            };
             let new = NewAssignment {
                 class: id,
                 given: Given::Kept(ladder.id, None),

@@ -44,6 +44,24 @@ pub enum Strength {
 /// # Errors
 /// [`Refused`] when a rung cannot be made.
 pub fn sheet(plan: &Plan, version: Version, strength: Strength) -> Result<Ladder, Refused> {
+    let begins = match version {
+        Version::A => None,
+        Version::B => Some(200_000),
+        Version::C => Some(300_000),
+    };
+    drawn(plan, begins, strength)
+}
+
+/// The ladder with other numbers for a further try: those of the second are others than those of the third.
+///
+/// # Errors
+/// [`Refused`] when a rung cannot be made.
+pub fn anew(plan: &Plan, nth: u8) -> Result<Ladder, Refused> {
+    drawn(plan, Some(400_000 + 20_000 * u32::from(nth)), Strength::Middle)
+}
+
+/// The plan with problems that are drawn from `begins` on; the ladder itself where that is absent.
+fn drawn(plan: &Plan, begins: Option<u32>, strength: Strength) -> Result<Ladder, Refused> {
     let numbers = plan.order.numbers;
     let mut rungs: Vec<Rung> = Vec::new();
     for placed in &plan.rungs {
@@ -55,7 +73,7 @@ pub fn sheet(plan: &Plan, version: Version, strength: Strength) -> Result<Ladder
             None => placed.made()?,
             Some(drawn) => {
                 let (drawn, rung) = of_strength(drawn, placed, strength, &rungs, numbers)?;
-                as_heavy(&drawn, rung, version, &rungs, numbers)?
+                as_heavy(&drawn, rung, begins, &rungs, numbers)?
             }
         });
     }
@@ -87,19 +105,15 @@ fn of_strength(
     }
 }
 
-/// The rung itself on version A; on the others a problem of the same kind that is as heavy as can be had.
+/// The rung itself where nothing else is asked for; else a problem of the same kind that is as heavy as can be had.
 fn as_heavy(
     drawn: &Drawn,
     rung: Rung,
-    version: Version,
+    begins: Option<u32>,
     before: &[Rung],
     numbers: Numbers,
 ) -> Result<Rung, Refused> {
-    let begins = match version {
-        Version::A => return Ok(rung),
-        Version::B => 200_000,
-        Version::C => 300_000,
-    };
+    let Some(begins) = begins else { return Ok(rung) };
     let mut best: Option<(u32, Rung)> = None;
     for step in 0..LOOKED_AT {
         let attempt = begins + drawn.attempt % 1000 * LOOKED_AT + step;

@@ -1,7 +1,7 @@
 //! The ladder bench, as a teacher works on it: every change makes a ladder whose rungs are all proved, or none.
 
 use desk::{DeskLine, judge};
-use lesson::bench::{Change, Plan, Source, Strength, Version, change, sheet, weight};
+use lesson::bench::{Change, Plan, Source, Strength, Version, anew, change, sheet, weight};
 use skills::SKILLS;
 use skills::ladder::{Ladder, LadderOrder, Numbers, Rung};
 use std::collections::HashSet;
@@ -182,6 +182,7 @@ fn a_problem_typed_by_hand_is_worked_and_stays_on_every_version() {
         let sheet = sheet(&next, version, Strength::Middle).expect("made");
         assert_eq!(&sheet.rungs[0], rung);
     }
+    assert_eq!(&anew(&next, 2).expect("made").rungs[0], rung, "what was typed stays");
     // What can be typed for an example can be typed for a rung: words and tasks, too.
     for (problem, prompt, answer, form) in [
         ("share 60 in 2:3", "Share 60 in 2:3.", "24 : 36", "any"),
@@ -211,7 +212,11 @@ fn versions_are_as_heavy_as_the_ladder_and_repeat_nothing() {
     assert_eq!(a, rungs(&plan));
     assert_eq!(b, made(Version::B), "the same plan gives the same version");
     let all = |rungs: &[Rung]| rungs.iter().map(weight).sum::<u32>();
-    for other in [&b, &c] {
+    let further = |nth| anew(&plan, nth).expect("made").rungs;
+    let (second, third) = (further(2), further(3));
+    assert_eq!(second, further(2), "the same try has the same numbers");
+    assert_ne!(second, third);
+    for other in [&b, &c, &second, &third] {
         let shape = |rungs: &[Rung]| {
             rungs.iter().map(|rung| (rung.skill.clone(), rung.stage)).collect::<Vec<_>>()
         };

@@ -15,10 +15,12 @@ use desk::{JudgedLine, Judgement};
 use live::Standing;
 use serde::{Deserialize, Serialize};
 use skills::ids::Methods;
-use skills::ladder::{Ladder, Rung};
+use skills::ladder::Ladder;
 use std::collections::BTreeMap;
-use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment, Remark, Work};
-use store::ladder::STRONGEST_HINT;
+use store::assignment::{
+    self, AssignmentRules, Feedback, Given, MOST_TRIES, NewAssignment, Remark, Work,
+};
+use store::ladder::{KeptLadder, STRONGEST_HINT};
 use store::{AssignmentId, ClassId, DeskId, LadderId, StoreError, StudentId};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -41,6 +43,9 @@ const MARKS: &[&str] = &["right", "partly", "again"];
 fn checked(rules: AssignmentRules) -> Result<(), ApiError> {
     if rules.hints > STRONGEST_HINT {
         return Err(ApiError::bad("Hints come in three strengths: choose 0, 1, 2 or 3."));
+    }
+    if rules.tries > MOST_TRIES {
+        return Err(ApiError::bad("Choose at most 20 tries, or as many as they like."));
     }
     if rules.feedback == Feedback::AfterDue && rules.due.is_none() {
         return Err(ApiError::bad("Choose a date: what holds is told when that day is over."));
@@ -150,12 +155,19 @@ struct HandedWork {
     /// When it was given back.
     #[serde(skip_serializing_if = "Option::is_none")]
     given_back: Option<i64>,
+    /// Which try is shown: the one that counts.
+    nth: u8,
+    /// How many tries they began.
+    tries: u8,
     rungs: Vec<HandedRung>,
+    /// The problems of this try, where it has numbers of its own.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    own: Vec<RungView>,
 }
 
 impl From<Work> for HandedWork {
     fn from(work: Work) -> Self {
-        let Work { student, desk, name, progress, remarks } = work;
+        let Work { student, desk, name, progress, tries: (nth, tries), remarks, .. } = work;
         let said = |number: u16| remarks.iter().find(|remark| remark.rung == number);
         let rung = |written: &store::desk::Written| HandedRung {
             number: written.rung,
@@ -173,7 +185,10 @@ impl From<Work> for HandedWork {
             desk: desk.map(|desk| desk.id),
             handed_in: progress.handed_in,
             given_back: progress.given_back,
+            nth,
+            tries,
             rungs,
+            own: Vec::new(),
         }
     }
 }
@@ -199,17 +214,19 @@ async fn open_assignment(
     let found = assignment::find(&app.db, teacher.0, id).await?;
     let kept = assignment::ladder(&app.db, &found).await?;
     let work = assignment::work(&app.db, teacher.0, id).await?;
-    let read = move || (views(&kept), grouped(&kept.ladder.rungs, work.clone()));
+    let read = move || (views(&kept), grouped(&kept, work.clone()));
     let (rungs, work) = app.make(teacher, read).await?;
     Ok(Json(AssignmentView { class: found.class, assignment: found.into(), rungs, work }))
 }
 
 /// The work of all students, with what is alike of each rung.
-fn grouped(rungs: &[Rung], work: Vec<Work>) -> Vec<HandedWork> {
+fn grouped(kept: &KeptLadder, work: Vec<Work>) -> Vec<HandedWork> {
     let mut alike: BTreeMap<(StudentId, u16), usize> = BTreeMap::new();
-    for (rung, number) in rungs.iter().zip(1u16..) {
+    for (rung, number) in kept.ladder.rungs.iter().zip(1u16..) {
+        // Under other numbers the same answer means something else.
         let written: Vec<(StudentId, &Judgement)> = work
             .iter()
+            .filter(|one| one.ladder.is_none())
             .flat_map(|one| one.desk.iter().map(move |desk| (one.student, desk)))
             .flat_map(|(student, desk)| desk.written.iter().map(move |rung| (student, rung)))
             .filter(|(_, written)| written.rung == number)
@@ -220,8 +237,10 @@ fn grouped(rungs: &[Rung], work: Vec<Work>) -> Vec<HandedWork> {
             alike.extend(group.map(|group| ((*student, number), group)));
         }
     }
-    let handed = |one: Work| {
+    let handed = |mut one: Work| {
+        let own = one.ladder.take().map(|ladder| KeptLadder { ladder, ..kept.clone() });
         let mut handed = HandedWork::from(one);
+        handed.own = own.as_ref().map(views).unwrap_or_default();
         for rung in &mut handed.rungs {
             rung.alike = alike.get(&(handed.student, rung.number)).copied();
         }

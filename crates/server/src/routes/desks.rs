@@ -34,6 +34,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(join_desk))
         .routes(routes!(leave_desk))
         .routes(routes!(hand_in))
+        .routes(routes!(try_again))
         .routes(routes!(write_on_desk))
 }
 
@@ -123,6 +124,14 @@ struct Assigned {
     handed_in: Option<i64>,
     #[serde(skip_serializing_if = "Option::is_none")]
     given_back: Option<i64>,
+    /// Which try it is.
+    nth: u8,
+    /// How many tries there are; 0 for as many as they like.
+    tries: u8,
+    /// Whether each try has other numbers.
+    fresh: bool,
+    /// Whether a further try may be begun now.
+    again: bool,
     /// What the teacher says of rungs, once it was given back.
     remarks: Vec<GivenRemark>,
     /// The key, rung by rung, once it was given back.
@@ -246,15 +255,17 @@ fn open_to(given: Option<&Assignment>, rungs: &[Rung], written: &[Written]) -> S
 }
 
 async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiError> {
-    let (kept, given) = opened(app, link).await?;
+    let (mut kept, given) = opened(app, link).await?;
+    let title = kept.title.clone();
+    let of_class = given.is_some();
     let nobody = || DeskView {
-        title: kept.title.clone(),
+        title: title.clone(),
         student: None,
         code: None,
         rungs: Vec::new(),
         written: Vec::new(),
         pictures: false,
-        of_class: given.is_some(),
+        of_class,
         assigned: None,
     };
     let Some(id) = desk_of(app, session, link, given.as_ref()).await? else {
@@ -270,8 +281,9 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         None => Progress::default(),
     };
     let waits = waits(given.as_ref(), progress);
+    let nth = with_own_numbers(app, &mut kept, given.as_ref(), id).await?;
     let assigned = match &given {
-        Some(given) => Some(assigned(app, given, id, progress, &kept.ladder.rungs).await?),
+        Some(given) => Some(assigned(app, given, (id, nth), progress, &kept.ladder.rungs).await?),
         None => None,
     };
     let open_to = open_to(given.as_ref(), &kept.ladder.rungs, &desk.written);
@@ -304,6 +316,29 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
     })
 }
 
+/// Puts the numbers of a desk's own try into its ladder, where it has any; tells which try it is.
+async fn with_own_numbers(
+    app: &App,
+    kept: &mut KeptLadder,
+    given: Option<&Assignment>,
+    desk: DeskId,
+) -> Result<u8, ApiError> {
+    if given.is_none() {
+        return Ok(1);
+    }
+    let (nth, own) = assignment::of_try(&app.db, desk).await?;
+    if let Some(own) = own {
+        kept.ladder = own;
+    }
+    Ok(nth)
+}
+
+/// Whether a further try may be begun: the last was handed in, and where it has the same numbers its key is not out.
+const fn may_try_again(given: &Assignment, nth: u8, progress: Progress) -> bool {
+    let is_open = given.rules.fresh || progress.given_back.is_none();
+    progress.handed_in.is_some() && is_open && given.rules.allow_after(nth)
+}
+
 /// What a student is told of a judgement.
 pub(super) fn told(judgement: Judgement, hints: u8, waits: bool) -> Judgement {
     let judgement = judgement.with_hints(hints.into());
@@ -314,7 +349,7 @@ pub(super) fn told(judgement: Judgement, hints: u8, waits: bool) -> Judgement {
 async fn assigned(
     app: &App,
     given: &Assignment,
-    desk: DeskId,
+    (desk, nth): (DeskId, u8),
     progress: Progress,
     rungs: &[Rung],
 ) -> Result<Assigned, ApiError> {
@@ -331,7 +366,18 @@ async fn assigned(
         keys.extend(rungs.iter().map(key));
     }
     let page = format!("/class/{}", store::class::page_of(&app.db, given.class).await?);
-    Ok(Assigned { due: given.rules.due, handed_in, given_back, remarks, keys, page })
+    Ok(Assigned {
+        due: given.rules.due,
+        handed_in,
+        given_back,
+        nth,
+        tries: given.rules.tries,
+        fresh: given.rules.fresh,
+        again: may_try_again(given, nth, progress),
+        remarks,
+        keys,
+        page,
+    })
 }
 
 /// Opens a Step Desk.
@@ -454,6 +500,35 @@ async fn hand_in(
     Ok(StatusCode::NO_CONTENT)
 }
 
+/// Begins a further try of an assignment that was handed in, with the same numbers or with others.
+#[utoipa::path(post, path = "/api/desk/{link}/again", params(("link" = String, Path)),
+    responses((status = 200, body = DeskView), (status = "default", body = Failure)))]
+async fn try_again(
+    State(app): State<App>,
+    session: Session,
+    Path(link): Path<String>,
+) -> Result<Json<DeskView>, ApiError> {
+    let (kept, given) = opened(&app, &link).await?;
+    let given = given.ok_or_else(|| ApiError::not_found("There is one try here."))?;
+    let desk = desk_of(&app, &session, &link, Some(&given)).await?;
+    let desk = desk.ok_or_else(|| ApiError::sign_in("Type your code first."))?;
+    let progress = assignment::progress(&app.db, desk).await?;
+    let (nth, _) = assignment::of_try(&app.db, desk).await?;
+    if !may_try_again(&given, nth, progress) {
+        return Err(ApiError::bad("There is no further try. Ask your teacher to open it again."));
+    }
+    let ladder = match kept.plan.filter(|_| given.rules.fresh) {
+        // A catalogue that has changed since has no other numbers for it.
+        Some(plan) => {
+            let asker = Asker::student(kept.id, desk);
+            app.pools.judging.run(asker, move || lesson::bench::anew(&plan, nth + 1)).await?.ok()
+        }
+        None => None,
+    };
+    assignment::again(&app.db, &given, desk, ladder.as_ref()).await?;
+    Ok(Json(view(&app, &session, &link).await?))
+}
+
 /// Where somebody sits: the ladder with the assignment, the desk, and the rung's index.
 pub(super) struct Seat {
     pub kept: KeptLadder,
@@ -470,7 +545,7 @@ pub(super) async fn seat(
     link: &str,
     number: u16,
 ) -> Result<Seat, ApiError> {
-    let (kept, given) = opened(app, link).await?;
+    let (mut kept, given) = opened(app, link).await?;
     let sit_down = || ApiError::sign_in("Type your name first, so that your work can be kept.");
     let desk = desk_of(app, session, link, given.as_ref()).await?.ok_or_else(sit_down)?;
     let desk = store::desk::find(&app.db, kept.id, desk).await.map_err(|error| match error {
@@ -478,6 +553,7 @@ pub(super) async fn seat(
         StoreError::NotFound => sit_down(),
         other => other.into(),
     })?;
+    with_own_numbers(app, &mut kept, given.as_ref(), desk.id).await?;
     let index = usize::from(number).wrapping_sub(1);
     if index >= kept.ladder.rungs.len() {
         return Err(ApiError::not_found("This ladder has no such rung."));

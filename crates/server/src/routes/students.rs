@@ -53,6 +53,9 @@ struct StudentAssignment {
     /// Rungs that are finished; absent where that is told only when it is given back.
     #[serde(skip_serializing_if = "Option::is_none")]
     finished: Option<usize>,
+    /// Which try it is, of several; absent where there is one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    nth: Option<u8>,
 }
 
 /// The page of a class as a student sees it: before a code is typed, only what the class is called.
@@ -110,6 +113,7 @@ async fn of_student(
         state,
         rungs: one.rungs,
         finished: is_told.then(|| begun.map_or(0, |begun| begun.finished)),
+        nth: begun.map(|begun| begun.nth).filter(|_| one.rules.tries != 1),
     })
 }
 

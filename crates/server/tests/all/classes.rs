@@ -131,6 +131,67 @@ async fn an_assignment_goes_from_given_to_handed_in_to_given_back() {
 }
 
 #[tokio::test]
+async fn a_further_try_has_other_numbers_and_the_best_one_counts() {
+    let mut rules = rules("at_once");
+    (rules["tries"], rules["fresh"]) = (json!(2), json!(true));
+    let given = given(rules).await;
+    let ada = given.student(0).await;
+    let again = format!("{}/again", given.desk);
+    let (_, says) = ada.refused("POST", &again, json!(null)).await;
+    assert!(says.contains("no further try"), "{says}");
+    let first = ada.ask("GET", &given.desk, None).await;
+    assert_eq!(
+        (&first["assigned"]["nth"], &first["assigned"]["again"]),
+        (&json!(1), &json!(false))
+    );
+    given.write(&ada, 1, 0, "x = 1000").await;
+    ada.raw("POST", &format!("{}/hand-in", given.desk), None).await;
+    let second = ada.ask("POST", &again, None).await;
+    assert_eq!(second["assigned"]["nth"], json!(2));
+    assert_eq!(second["written"], json!([]));
+    let prompts = |view: &Value| -> Vec<Value> {
+        let rungs = view["rungs"].as_array().expect("rungs").iter();
+        rungs.map(|rung| rung["prompt"].clone()).collect()
+    };
+    assert_eq!(prompts(&first).len(), prompts(&second).len());
+    assert!(prompts(&first).iter().zip(prompts(&second)).all(|(a, b)| *a != b));
+    // Lines are judged by the numbers of this try.
+    let mine = given.handed().await;
+    assert_eq!(mine["work"][0]["nth"], json!(2), "of two with nothing finished the latest");
+    let answer = mine["work"][0]["own"][0]["rung"]["answer"]["text"].as_str().expect("a key");
+    let told = given.write(&ada, 1, 0, answer).await;
+    assert_eq!(told["judgement"]["finished"], json!(true), "{told}");
+    let work = given.handed().await["work"].clone();
+    assert_eq!((&work[0]["nth"], &work[0]["tries"]), (&json!(2), &json!(2)));
+    // There are two tries, and no third.
+    ada.raw("POST", &format!("{}/hand-in", given.desk), None).await;
+    assert!(ada.refused("POST", &again, json!(null)).await.1.contains("no further try"));
+    // Nobody else's desk is touched.
+    let bo = given.student(1).await;
+    assert_eq!(bo.ask("GET", &given.desk, None).await["assigned"]["nth"], json!(1));
+}
+
+#[tokio::test]
+async fn the_same_numbers_are_tried_again_only_until_the_key_is_out() {
+    let mut rules = rules("given_back");
+    rules["tries"] = json!(0);
+    let given = given(rules).await;
+    let ada = given.student(0).await;
+    let again = format!("{}/again", given.desk);
+    let first = ada.ask("GET", &given.desk, None).await;
+    for nth in 2..4 {
+        ada.raw("POST", &format!("{}/hand-in", given.desk), None).await;
+        let next = ada.ask("POST", &again, None).await;
+        assert_eq!((&next["assigned"]["nth"], &next["rungs"]), (&json!(nth), &first["rungs"]));
+    }
+    ada.raw("POST", &format!("{}/hand-in", given.desk), None).await;
+    let back = format!("/api/assignments/{}/give-back", given.assignment);
+    given.orla.raw("POST", &back, Some(json!({}))).await;
+    let (_, says) = ada.refused("POST", &again, json!(null)).await;
+    assert!(says.contains("no further try"), "{says}");
+}
+
+#[tokio::test]
 async fn what_holds_waits_where_the_teacher_wants_it() {
     let given = given(rules("given_back")).await;
     let ada = given.student(0).await;

@@ -174,6 +174,7 @@ const TABLE: &[(&[Role], &[&str])] = &[
         &[
             "put /api/desk/{link}/rungs/{number}",
             "post /api/desk/{link}/hand-in",
+            "post /api/desk/{link}/again",
             "get /api/desk/{link}/rungs/{number}/lines/{line}/picture",
             "get /api/desk/{link}/rungs/{number}/working.svg",
         ],

@@ -45,6 +45,8 @@ fn rules() -> AssignmentRules {
         alone: true,
         feedback: Feedback::AtOnce,
         staged: false,
+        tries: 1,
+        fresh: false,
     }
 }
 
@@ -146,6 +148,8 @@ async fn a_ladder_is_given_only_to_a_class_of_the_same_teacher() {
         alone: false,
         feedback: Feedback::GivenBack,
         staged: true,
+        tries: 1,
+        fresh: false,
     };
     assert!(is_gone(assignment::set(&w.db, w.other, given.id, strict).await));
     assignment::set(&w.db, w.orla, given.id, strict).await.expect("set");

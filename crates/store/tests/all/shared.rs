@@ -62,7 +62,15 @@ async fn a_ladder_that_is_given_to_a_class_stays() {
     let id = ladder::create(&w.db, w.orla, None, "A sheet", &a_ladder(), None).await.expect("kept");
     let class = store::class::create(&w.db, w.orla, "7b", 7).await.expect("kept");
     let feedback = Feedback::AtOnce;
-    let rules = AssignmentRules { due: None, hints: 3, alone: true, feedback, staged: false };
+    let rules = AssignmentRules {
+        due: None,
+        hints: 3,
+        alone: true,
+        feedback,
+        staged: false,
+        tries: 1,
+        fresh: false,
+    };
     let new = NewAssignment { class, given: Given::Kept(id, None), of_student: None, rules };
     let given = assignment::create(&w.db, w.orla, new).await.expect("given");
     assert!(matches!(ladder::remove(&w.db, w.orla, id).await, Err(StoreError::Taken)));
