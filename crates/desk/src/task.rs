@@ -215,6 +215,9 @@ impl Task {
             Form::Exact if last.symbols().is_empty() => {
                 self.form.fits(&value) && last.nodes() <= simplest(last).nodes()
             }
+            Form::SimplifiedRadical | Form::Rationalised => {
+                self.form.fits(&value) && !last.any(&mut has_two_numbers)
+            }
             Form::LowestTerms if self.problem.symbols().is_empty() => {
                 is_worked_out(last) && self.form.fits(&value)
             }
@@ -586,6 +589,10 @@ impl Task {
         if matches!(self.problem, Line::Expression(_)) {
             return self.is_value(line);
         }
+        // `(1, 3)` for x = 1, y = 3, and `-3 ≤ x` for x ≥ -3.
+        if let Some(other) = self.as_values(line).or_else(|| turned(line)) {
+            return self.is_answer(&other);
+        }
         if !solved(line) || values_of(line).into_iter().any(is_unfinished) {
             return false;
         }
@@ -596,10 +603,44 @@ impl Task {
         solves(line) || self.marked(line).is_some_and(|marked| solves(&marked))
     }
 
+    /// A point as values of the letters of a system, in their order.
+    fn as_values(&self, line: &Line) -> Option<Line> {
+        let Line::Point(values) = line else { return None };
+        let letters = self.problem.symbols();
+        let is_system = matches!(self.problem, Line::AllOf(_)) && letters.len() == values.len();
+        let told = letters.iter().zip(values);
+        is_system.then(|| {
+            Line::AllOf(told.map(|(l, v)| Line::equation(Expr::symbol(l), v.clone())).collect())
+        })
+    }
+
     /// Solutions without a sign as angles in degrees, where such are asked for.
     fn marked(&self, line: &Line) -> Option<Line> {
         (self.asks_degrees && solved(line)).then(|| in_degrees(line.clone()))
     }
+}
+
+/// An inequality with its letter on the right, written the other way round.
+fn turned(line: &Line) -> Option<Line> {
+    let Line::Relations { sides, relations } = line else { return None };
+    let ([left, right], [relation]) = (&sides[..], &relations[..]) else { return None };
+    let is_letter = |side: &Expr| matches!(side.kind, ExprKind::Symbol(_));
+    let turns = !matches!(relation, Relation::Equal | Relation::Approximate);
+    (turns && is_letter(right) && !is_letter(left)).then(|| Line::Relations {
+        sides: vec![right.clone(), left.clone()],
+        relations: vec![relation.turned()],
+    })
+}
+
+/// Whether a product still has two numbers in it: `2 × 4√3`.
+fn has_two_numbers(part: &Expr) -> bool {
+    fn numbers(part: &Expr) -> usize {
+        match &part.kind {
+            ExprKind::Multiply(left, right) => numbers(left) + numbers(right),
+            _ => usize::from(part.as_plain_number().is_some()),
+        }
+    }
+    matches!(part.kind, ExprKind::Multiply(..)) && numbers(part) > 1
 }
 
 /// The values that a solved line tells.

@@ -166,6 +166,11 @@ impl<'a> World<'a> {
         before: &Progress,
     ) -> Option<(JudgedLine, Progress)> {
         let is_wrong = matches!(said.verdict.word, VerdictWord::Breaks | VerdictWord::CantRead);
+        if said.verdict.word == VerdictWord::CantRead && is_operation(text) {
+            let mut judged = self.judged(text, said);
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, KEPT);
+            return Some((judged, before.with_aside(true)));
+        }
         // Where letters are reckoned with, a line that says something else is wrong.
         let is_algebra = !self.rung.story && !task.problem.symbols().is_empty();
         // A formula with everything put in has nothing left to be solved.
@@ -225,6 +230,18 @@ impl<'a> World<'a> {
             progress.aside = true;
             progress.reached.push(exact);
             judged.verdict = LineVerdict::saying(VerdictWord::CantTell, KEPT);
+            return Some((judged, progress));
+        }
+        // `5 half-lives` where days are asked for counts something else.
+        let counts_other = !unit.is_empty()
+            && !self.fits(unit)
+            && !self.units.is_empty()
+            && quantity::measured("1", unit).is_none()
+            && !sentence::is_one(text.trim_start_matches(|c: char| !c.is_alphabetic()));
+        if counts_other && self.known.contains(&exact) {
+            progress.aside = true;
+            progress.reached.push(exact);
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, ON_THE_WAY);
             return Some((judged, progress));
         }
         if self.rounds_to_asked(&value) {

@@ -5,8 +5,11 @@ use super::truth::{is_decimal, is_name};
 use super::typed::plain;
 use super::{World, quantity, sentence, words};
 use crate::task::{Task, is_worked_out};
+use algebra::normal::prime_powers;
 use algebra::step::exact_value;
-use algebra::{Expr, ExprKind, Line, Options, Relation, StepVerdict, judge_alone, read_line_with};
+use algebra::{
+    Expr, ExprKind, Line, Options, Rational, Relation, StepVerdict, judge_alone, read_line_with,
+};
 use teaching::problem::told_rounded;
 
 impl World<'_> {
@@ -47,7 +50,16 @@ impl World<'_> {
 
     /// Whether a text is what stands in the key, however it is spaced, alone or behind "It is".
     pub(super) fn is_key(&self, text: &str) -> bool {
-        const LEADS: &[&str] = &["it is ", "it's ", "they are ", "the answer is ", "answer is "];
+        const LEADS: &[&str] = &[
+            "it is between ",
+            "it lies between ",
+            "between ",
+            "it is ",
+            "it's ",
+            "they are ",
+            "the answer is ",
+            "answer is ",
+        ];
         let plain = |text: &str| {
             let kept = text.chars().filter(|c| !c.is_whitespace());
             kept.collect::<String>().replace('²', "^2").replace('³', "^3").replace('−', "-")
@@ -84,11 +96,15 @@ impl World<'_> {
         if answer.is_words()
             && (words::tells_of_choices(text, &answer.value, &others)
                 || words::names_only(text, &answer.value, &others)
-                || self.counts_in_words(text))
+                || self.counts_in_words(text)
+                || self.compares_with_given(text)
+                || self.is_unit_asked(text)
+                || self.recurs_the_same(text))
         {
             return true;
         }
-        if self.tells_all_values(text) || self.tells_each(task, text) {
+        if self.tells_all_values(text) || self.tells_each(task, text) || self.is_same_product(text)
+        {
             return true;
         }
         let found = quantity::told(text);
@@ -139,6 +155,43 @@ impl World<'_> {
             right += usize::from(is_asked && self.is_value(task, &number));
         }
         parts.len() > 1 && right == 1
+    }
+
+    /// `less than 400` where the answer is `less`, and 400 stands in the problem.
+    fn compares_with_given(&self, text: &str) -> bool {
+        let Some((first, rest)) = text.split_once(" than ") else { return false };
+        let value = number_in(quantity::told(rest).value).and_then(|value| exact_value(&value));
+        words::tells(first, &self.rung.answer.value)
+            && value.is_some_and(|value| self.known.contains(&value))
+    }
+
+    /// `cm` where the answer is `centimetres`.
+    fn is_unit_asked(&self, text: &str) -> bool {
+        let text = text.trim().trim_end_matches('.');
+        quantity::measured("1", text).is_some() && quantity::is_same(text, &self.rung.answer.value)
+    }
+
+    /// `0.5454...` where the answer is `0.545454…`.
+    fn recurs_the_same(&self, text: &str) -> bool {
+        let value = |text: &str| {
+            let goes_on = text.contains(['…', '\u{307}']) || text.contains("...");
+            number_in(text).filter(|_| goes_on).and_then(|value| exact_value(&value))
+        };
+        let asked = value(&self.rung.answer.value);
+        asked.is_some() && value(text.trim()) == asked
+    }
+
+    /// `5 × 7 × 3 × 3` where the answer is `3^2 × 5 × 7`: the same primes in another order.
+    fn is_same_product(&self, text: &str) -> bool {
+        let factors = |text: &str| {
+            let mut found = Vec::new();
+            let product = number_in(text)?;
+            primes_in(&product, &mut found)?;
+            found.sort();
+            (found.len() > 1).then_some(found)
+        };
+        let asked = factors(&self.rung.answer.value);
+        asked.is_some() && factors(text) == asked
     }
 
     /// `2 roots` where the answer is `two`.
@@ -414,5 +467,25 @@ impl World<'_> {
         };
         (1..=all.len().min(4))
             .any(|count| self.fits(&all[..count].join(" ")) && !all.get(count).is_some_and(is_unit))
+    }
+}
+
+/// The primes of a product that is written as one, each as often as it stands there; `None` where a factor is no prime.
+fn primes_in(product: &Expr, found: &mut Vec<Rational>) -> Option<()> {
+    match &product.kind {
+        ExprKind::Multiply(left, right) => {
+            primes_in(left, found)?;
+            primes_in(right, found)
+        }
+        ExprKind::Power(base, exponent) => {
+            let times = exact_value(exponent)?.to_integer();
+            let times: u32 = times.to_string().parse().ok().filter(|times| *times <= 64)?;
+            (0..times).try_for_each(|_| primes_in(base, found))
+        }
+        _ => {
+            let value = exact_value(product).filter(|_| product.as_plain_number().is_some())?;
+            let powers = prime_powers(&value);
+            matches!(powers[..], [(_, 1)]).then(|| found.push(value))
+        }
     }
 }

@@ -54,6 +54,10 @@ impl World<'_> {
         if Some(&told) == asked.as_ref() {
             return !self.fits(unit) && quantity::measured("1", unit).is_some();
         }
+        // `12 g` where grams are asked for claims so many of them.
+        if !unit.is_empty() && self.fits(unit) {
+            return !self.rounds_to_asked(&value);
+        }
         let is_zero = told == Rational::from_integer(0.into());
         (is_zero || !self.known.contains(&told)) && !self.rounds_to_asked(&value)
     }

@@ -4,7 +4,7 @@ use super::asked::number_in;
 use super::typed::plain;
 use super::{World, formulas, sentence};
 use crate::JudgedLine;
-use crate::task::{Progress, Task, WRITE_NEARLY};
+use crate::task::{Progress, Task, WRITE_NEARLY, is_worked_out};
 use algebra::number::Notation;
 use algebra::step::exact_value;
 use algebra::{Expr, ExprKind, Line, Rational, Relation, Role, StepVerdict, judge_alone};
@@ -39,7 +39,18 @@ impl World<'_> {
             Line::Expression(value) | Line::Rounded(value) if value.symbols().is_empty() => {
                 let is_known = exact_value(value).is_some_and(|value| self.known.contains(&value));
                 // A number alone may be a slip; a calculation of the problem's numbers is one of its parts.
-                let is_part = value.as_plain_number().is_none() && is_known;
+                let calculates = value.as_plain_number().is_none() || !is_worked_out(value);
+                let is_it = self.asked.as_ref().is_some_and(|asked| {
+                    matches!(algebra::equal(asked, value), algebra::Verdict::Equal { .. })
+                });
+                let in_degrees = || {
+                    let turned = gives_degrees(&Line::Expression(value.clone()));
+                    let turned = turned.expressions().first().map(|value| (*value).clone());
+                    self.is_in_degrees(task)
+                        && turned.is_some_and(|value| self.comes_near_asked(&value))
+                };
+                let is_part = calculates
+                    && (is_known || is_it || self.comes_near_asked(value) || in_degrees());
                 is_part.then(|| holds(Role::Follows, A_PART, aside()))
             }
             Line::Expression(value) if self.is_part(value) => {
