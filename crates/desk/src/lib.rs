@@ -3,6 +3,7 @@
 
 mod board;
 mod broken;
+mod finished;
 mod hints;
 mod keypad;
 mod marks;

@@ -3,11 +3,12 @@
 use super::{
     DeskLine, JudgedLine, asks_letter, has_degrees, hints, light, reads_units, unreadable,
 };
+use crate::finished::{
+    base_of, has_two_numbers, is_based, is_decimal, is_unfinished, is_worked_out, turned, values_of,
+};
 use algebra::degrees::in_radians;
 use algebra::form::Form;
 use algebra::normal::simplest;
-use algebra::number::Notation;
-use algebra::step::exact_value;
 use algebra::{
     Expr, ExprKind, Light, Line, Options, Rational, Reading, Relation, Role, Setting, StepVerdict,
     compare_given, judge_alone, read_in_light,
@@ -96,7 +97,6 @@ impl Progress {
     /// Keeps what the end of a true chain was rounded from: `√(14² + 11²) = 17.8`.
     pub fn remember_rounded(&mut self, sides: &[Expr]) {
         let (Some(first), Some(last)) = (sides.first(), sides.last()) else { return };
-        let is_decimal = |side: &Expr| matches!(&side.kind, ExprKind::Number(written) if matches!(written.notation(), Notation::Decimal { .. }));
         if sides.len() > 1 && is_decimal(last) && !is_decimal(first) && first.symbols().is_empty() {
             self.decimals.push((last.clone(), first.clone()));
         }
@@ -617,78 +617,6 @@ impl Task {
     /// Solutions without a sign as angles in degrees, where such are asked for.
     fn marked(&self, line: &Line) -> Option<Line> {
         (self.asks_degrees && solved(line)).then(|| in_degrees(line.clone()))
-    }
-}
-
-/// An inequality with its letter on the right, written the other way round.
-fn turned(line: &Line) -> Option<Line> {
-    let Line::Relations { sides, relations } = line else { return None };
-    let ([left, right], [relation]) = (&sides[..], &relations[..]) else { return None };
-    let is_letter = |side: &Expr| matches!(side.kind, ExprKind::Symbol(_));
-    let turns = !matches!(relation, Relation::Equal | Relation::Approximate);
-    (turns && is_letter(right) && !is_letter(left)).then(|| Line::Relations {
-        sides: vec![right.clone(), left.clone()],
-        relations: vec![relation.turned()],
-    })
-}
-
-/// Whether a product still has two numbers in it: `2 × 4√3`.
-fn has_two_numbers(part: &Expr) -> bool {
-    fn numbers(part: &Expr) -> usize {
-        match &part.kind {
-            ExprKind::Multiply(left, right) => numbers(left) + numbers(right),
-            _ => usize::from(part.as_plain_number().is_some()),
-        }
-    }
-    matches!(part.kind, ExprKind::Multiply(..)) && numbers(part) > 1
-}
-
-/// The values that a solved line tells.
-fn values_of(line: &Line) -> Vec<&Expr> {
-    match line {
-        Line::AnyOf(lines) | Line::AllOf(lines) => lines.iter().flat_map(values_of).collect(),
-        line => line.as_equation().map(|(_, value)| value).into_iter().collect(),
-    }
-}
-
-/// Whether numbers are still to be added or multiplied: `8 - 3`, `2 × 5`.
-fn is_unfinished(value: &Expr) -> bool {
-    let is_plain = |part: &Expr| part.as_plain_number().is_some();
-    exact_value(value).is_some()
-        && value.any(&mut |part| match &part.kind {
-            ExprKind::Add(..) | ExprKind::Subtract(..) => true,
-            ExprKind::Multiply(left, right) => is_plain(left) && is_plain(right),
-            _ => false,
-        })
-}
-
-/// The base that a numeral is marked with: `1011_2`, `2F_{16}`.
-fn base_of(numeral: &str) -> Option<u32> {
-    let (_, mark) = numeral.rsplit_once('_')?;
-    mark.trim_matches(['{', '}']).parse().ok()
-}
-
-fn is_based(value: &Expr, expected: u32) -> bool {
-    matches!(&value.kind, ExprKind::Number(written)
-        if matches!(written.notation(), Notation::Based { base, .. } if *base == expected))
-}
-
-/// Whether nothing is left to be worked out: `34`, `-3/4`, `2 1/2`, `12%`; not `68/2`, nor `402_5`.
-pub(super) fn is_worked_out(value: &Expr) -> bool {
-    let is_plain = |part: &Expr| {
-        matches!(&part.kind, ExprKind::Number(written)
-            if !matches!(written.notation(), algebra::number::Notation::Based { .. }))
-    };
-    match &value.kind {
-        ExprKind::Negative(inside) | ExprKind::Percent(inside) | ExprKind::Degree(inside) => {
-            is_worked_out(inside)
-        }
-        ExprKind::Divide(above, below) => {
-            is_plain(above)
-                && is_plain(below)
-                && Form::LowestTerms.fits(&Line::Expression(value.clone()))
-        }
-        _ => is_plain(value),
     }
 }
 

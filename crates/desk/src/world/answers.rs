@@ -1,10 +1,11 @@
 //! Whether a line is the answer: the value in any writing, alone, behind a name, with its unit, or in a sentence.
 
 use super::asked::{number_in, question, without_label};
-use super::truth::{is_decimal, is_name};
+use super::truth::is_name;
 use super::typed::plain;
 use super::{World, quantity, sentence, words};
-use crate::task::{Task, is_worked_out};
+use crate::finished::{is_decimal, is_worked_out};
+use crate::task::Task;
 use algebra::normal::prime_powers;
 use algebra::step::exact_value;
 use algebra::{

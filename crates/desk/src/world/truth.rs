@@ -4,8 +4,9 @@ use super::asked::number_in;
 use super::typed::plain;
 use super::{World, formulas, sentence};
 use crate::JudgedLine;
-use crate::task::{Progress, Task, WRITE_NEARLY, is_worked_out};
-use algebra::number::Notation;
+use crate::finished::{is_decimal, is_worked_out};
+use crate::task::{Progress, Task, WRITE_NEARLY};
+use algebra::degrees::in_radians;
 use algebra::step::exact_value;
 use algebra::{Expr, ExprKind, Line, Rational, Relation, Role, StepVerdict, judge_alone};
 use teaching::verdict::{LineVerdict, VerdictWord};
@@ -44,7 +45,7 @@ impl World<'_> {
                     matches!(algebra::equal(asked, value), algebra::Verdict::Equal { .. })
                 });
                 let in_degrees = || {
-                    let turned = gives_degrees(&Line::Expression(value.clone()));
+                    let turned = in_radians(&Line::Expression(value.clone()));
                     let turned = turned.expressions().first().map(|value| (*value).clone());
                     self.is_in_degrees(task)
                         && turned.is_some_and(|value| self.comes_near_asked(&value))
@@ -81,7 +82,7 @@ impl World<'_> {
                         relations: vec![Relation::Approximate; relations.len()],
                     };
                     let has_places = sides.last().is_some_and(is_decimal);
-                    let degrees = self.is_in_degrees(task).then(|| gives_degrees(&rounded));
+                    let degrees = self.is_in_degrees(task).then(|| in_radians(&rounded));
                     let is_near = is_true(&rounded) || degrees.as_ref().is_some_and(is_true);
                     return (has_places && is_near).then(|| {
                         let mut progress = aside();
@@ -231,14 +232,8 @@ impl World<'_> {
         let (Some(told), Some(exact)) = (exact_value(value), exact_value(&asked)) else {
             return false;
         };
-        let places =
-            |expr: &Expr| algebra::write::text(expr).split_once('.').map_or(0, |(_, p)| p.len());
-        let half = Rational::new(1.into(), 2.into());
-        let ten = Rational::from_integer(10.into());
-        let unit =
-            (0..places(&asked)).fold(Rational::from_integer(1.into()), |unit, _| unit / &ten);
         let away = if told > exact { told - exact } else { exact - told };
-        places(value) > places(&asked) && away <= half * unit
+        places(value) > places(&asked) && away <= half_a_place(&asked)
     }
 
     /// Whether an equation with a rounded number has a solution that rounds to the answer: `t/4 = 1.778`. Between the
@@ -255,9 +250,7 @@ impl World<'_> {
         {
             return false;
         }
-        let places = algebra::write::text(&asked).split_once('.').map_or(0, |(_, p)| p.len());
-        let ten = Rational::from_integer(10.into());
-        let unit = (0..places).fold(Rational::new(1.into(), 2.into()), |unit, _| unit / &ten);
+        let unit = half_a_place(&asked);
         let below = |relation: Relation, at: &Rational| {
             let at = Expr::rational(at);
             let sides = vec![left.with(letter, &at), right.with(letter, &at)];
@@ -319,16 +312,6 @@ impl World<'_> {
     }
 }
 
-/// Whether a number is written with places.
-pub(super) fn is_decimal(value: &Expr) -> bool {
-    matches!(&value.kind, ExprKind::Number(written) if matches!(written.notation(), Notation::Decimal { .. }))
-}
-
-/// A chain of values whose inverse functions give degrees.
-fn gives_degrees(line: &Line) -> Line {
-    algebra::degrees::in_radians(line)
-}
-
 /// Whether a side is a letter or a word that may name a value here.
 pub(super) fn is_name(side: &Expr, task: &Task) -> bool {
     let ExprKind::Symbol(name) = &side.kind else { return false };
@@ -336,4 +319,15 @@ pub(super) fn is_name(side: &Expr, task: &Task) -> bool {
     *name == task.unknown
         || (!task.problem.symbols().contains(name)
             && (!task.asks_letter || name.chars().count() > 1))
+}
+
+/// How many places a number is written with.
+fn places(value: &Expr) -> usize {
+    algebra::write::text(value).split_once('.').map_or(0, |(_, places)| places.len())
+}
+
+/// Half of the last place of a number: what rounds to it is no farther away.
+fn half_a_place(value: &Expr) -> Rational {
+    let ten = Rational::from_integer(10.into());
+    (0..places(value)).fold(Rational::new(1.into(), 2.into()), |half, _| half / &ten)
 }
