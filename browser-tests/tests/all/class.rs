@@ -78,8 +78,8 @@ async fn an_assignment_goes_out_and_comes_back() {
     let teacher = Browser::open(1280, 900).await;
     teacher.sign_in(&program.url).await;
     teacher.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
-    teacher.press("Give to a class").await;
-    teacher.click("//*[@aria-label = 'To which class?']").await;
+    teacher.press("Give to students").await;
+    teacher.click("//*[@aria-label = 'To whom?']").await;
     teacher.click("//li[normalize-space(.) = 'Oak set']").await;
     teacher.press("Give it").await;
     teacher.see_text("0 of 2 handed in").await;
@@ -125,6 +125,57 @@ async fn an_assignment_goes_out_and_comes_back() {
     phone.see_text("Given back").await;
     phone.close().await;
     teacher.close().await;
+}
+
+#[tokio::test]
+async fn a_ladder_is_given_by_its_link_alone() {
+    let program = Program::start().await;
+    let db = &program.scratch.db;
+    let (_, ladder) = program.demo_ladder().await;
+    let teacher = Browser::open(1280, 900).await;
+    teacher.sign_in(&program.url).await;
+    teacher.go(&format!("{}/ladders/{}", program.url, ladder.id)).await;
+    teacher.press("Give to students").await;
+    teacher.click("//*[@aria-label = 'To whom?']").await;
+    teacher.click("//li[normalize-space(.) = 'Anyone with the link']").await;
+    teacher.see_text("They type a first name and begin.").await;
+    teacher.press("Give it").await;
+    teacher.see_text("0 of 0 handed in").await;
+    let link = teacher.ask("document.querySelector('.link a').getAttribute('href')").await;
+    let link = format!("{}{}", program.url, link.as_str().expect("an address"));
+
+    let phone = Browser::open_phone().await;
+    phone.go(&link).await;
+    phone.fill("First name", "Mia").await;
+    phone.press("Sit down").await;
+    phone.press("Rung 2, Grip").await;
+    phone.into_maths("Line 1").await;
+    phone.keys("x=1000").await;
+    phone.see("//*[@role = 'status'][normalize-space(.) = 'Saved']").await;
+    let code = phone.ask("document.querySelector('.who strong').textContent").await;
+    let class = store::class::of_teacher(db, program.demo_ladder().await.0).await.expect("classes");
+    assert!(class.iter().any(|one| one.is_open && one.title == ladder.title && one.students == 1));
+    phone.press("Hand in").await;
+    phone
+        .click("//div[contains(@class, 'el-message-box')]//button[normalize-space(.) = 'Hand in']")
+        .await;
+    phone.see_text("Your teacher reads it now.").await;
+
+    // On another device the name is taken, and the code brings the same desk back.
+    let laptop = Browser::open(1280, 900).await;
+    laptop.go(&link).await;
+    laptop.fill("First name", "mia").await;
+    laptop.press("Sit down").await;
+    laptop.see_text("Somebody with this name is here already.").await;
+    let field = laptop.find("input[name=code]").await;
+    field.send_keys(code.as_str().expect("a code")).await.expect("typed");
+    laptop.press("Sit down").await;
+    laptop.see_text("Your teacher reads it now.").await;
+    teacher.run("location.reload()").await;
+    teacher.see_text("1 of 1 handed in").await;
+    for browser in [phone, laptop, teacher] {
+        browser.close().await;
+    }
 }
 
 #[tokio::test]

@@ -19,6 +19,7 @@ mod vocabulary;
 
 pub use error::{Expected, Mend, ReadError, ReadErrorKind};
 pub use light::Light;
+pub(crate) use light::may_be_function;
 pub(crate) use names::are_letters;
 pub use sentence::quantities_in;
 pub(crate) use token::BLANK;

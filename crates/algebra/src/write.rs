@@ -41,6 +41,8 @@ fn strength(expr: &Expr) -> Strength {
         ExprKind::Multiply(..) | ExprKind::Divide(..) => Strength::Product,
         ExprKind::WithRemainder { .. } => Strength::Sum,
         ExprKind::Call { .. } => Strength::Function,
+        // A power behind the bracket of `d/dx (…)` is differentiated with it.
+        ExprKind::Apply { name, .. } if name.starts_with("d/d") => Strength::Function,
         ExprKind::Power(..) => Strength::Power,
         ExprKind::Number(written) => match written.notation() {
             crate::number::Notation::Mixed { .. }
@@ -136,5 +138,7 @@ fn makes_a_word(left: &str, right: &str) -> bool {
     if tail.is_empty() || head.is_empty() {
         return false;
     }
-    !crate::read::are_letters(&format!("{tail}{head}"))
+    // `An` may be the n-th of a sequence.
+    let counted = head.starts_with('n') && tail.ends_with(|c: char| c.is_ascii_uppercase());
+    counted || !crate::read::are_letters(&format!("{tail}{head}"))
 }

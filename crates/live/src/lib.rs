@@ -1,10 +1,11 @@
 //! What a class made of what it was given: where each student stands on each rung, what it adds up to, and the ladder
-//! that comes next. No HTTP, no SQL.
+//! that comes next; and the live lesson ([`taught`]). No HTTP, no SQL.
 
 mod alike;
 mod next;
 mod results;
 mod standing;
+pub mod taught;
 mod told;
 
 pub use alike::alike;

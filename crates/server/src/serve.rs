@@ -16,7 +16,7 @@ use tokio::sync::{OwnedSemaphorePermit, Semaphore};
 use tower::ServiceExt;
 
 /// Most connections at a time; others wait to be taken.
-const MOST_CONNECTIONS: usize = 4_000;
+const MOST_CONNECTIONS: usize = 12_000;
 /// How long a connection may take for the head of a request, and be idle between two.
 const HEAD: Duration = Duration::from_secs(20);
 /// Longest head of a request, in bytes.
@@ -73,7 +73,8 @@ fn talk(
         .timer(TokioTimer::new())
         .header_read_timeout(HEAD)
         .max_buf_size(LONGEST_HEAD)
-        .serve_connection(TokioIo::new(stream), answer);
+        .serve_connection(TokioIo::new(stream), answer)
+        .with_upgrades();
     let connection = connections.watch(connection);
     tokio::spawn(async move {
         let _place = place;

@@ -10,6 +10,7 @@ use lesson::bench::Plan;
 pub use live::Feedback;
 use skills::Ladder;
 use sqlx::types::Json;
+use sqlx::{MySql, Transaction};
 
 /// Most assignments of one class.
 pub const MOST_ASSIGNMENTS: i64 = 400;
@@ -98,15 +99,24 @@ pub enum Given<'a> {
     New(&'a str, &'a Ladder, &'a Plan),
 }
 
+/// To whom something is given.
+#[derive(Debug, Clone, Copy)]
+pub enum To {
+    /// A class.
+    Class(ClassId),
+    /// One student of a class.
+    Student(ClassId, StudentId),
+    /// Whoever has its link: an open class of that grade is made for them, which is called as the ladder is.
+    Link(u8),
+}
+
 /// An assignment to be made.
 #[derive(Debug, Clone, Copy)]
 pub struct NewAssignment<'a> {
-    /// The class it is given to.
-    pub class: ClassId,
+    /// To whom it is given.
+    pub to: To,
     /// What is given.
     pub given: Given<'a>,
-    /// The student of that class whom alone it is for.
-    pub of_student: Option<StudentId>,
     /// What holds for it.
     pub rules: AssignmentRules,
 }
@@ -143,43 +153,42 @@ const COLUMNS: &str = "assignment.id, assignment.class, assignment.ladder, ladde
     assignment.link, assignment.due, assignment.hints, assignment.alone, assignment.feedback,
     assignment.staged, assignment.tries, assignment.fresh, ladder.rungs, assignment.of_student";
 
-/// Gives a ladder to a class, both of the same teacher; a ladder that is made for it is kept with it, or neither is.
+/// Gives a ladder to a class, both of the same teacher; a ladder or a class that is made for it is kept with it, or none is.
 ///
 /// # Errors
 /// [`StoreError::NotFound`] when one of them is not theirs, or the student is not in the class, [`StoreError::Full`] past
-/// [`MOST_ASSIGNMENTS`] or where there is no room for the ladder.
+/// [`MOST_ASSIGNMENTS`] or where there is no room for the ladder or the class.
 pub async fn create(
     db: &Db,
     owner: TeacherId,
     new: NewAssignment<'_>,
 ) -> Result<AssignmentId, StoreError> {
-    let NewAssignment { class, given, of_student, rules } = new;
+    let NewAssignment { to, given, rules } = new;
     let mut transaction = db.begin().await?;
-    let sql = "SELECT id FROM class WHERE id = ? AND owner = ? FOR UPDATE";
-    let query = sqlx::query_scalar(sql).bind(class).bind(owner);
-    let found: Option<ClassId> = query.fetch_optional(&mut *transaction).await?;
-    found.ok_or(StoreError::NotFound)?;
-    if let Some(student) = of_student {
-        let sql = "SELECT id FROM student WHERE id = ? AND class = ?";
-        let query = sqlx::query_scalar(sql).bind(student).bind(class);
-        let found: Option<StudentId> = query.fetch_optional(&mut *transaction).await?;
-        found.ok_or(StoreError::NotFound)?;
-    }
-    let sql = "SELECT COUNT(*) FROM assignment WHERE class = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(class).fetch_one(&mut *transaction).await?;
-    if count >= MOST_ASSIGNMENTS {
-        return Err(StoreError::Full);
+    let (class, of_student) = match to {
+        To::Class(class) => (Some(class), None),
+        To::Student(class, student) => (Some(class), Some(student)),
+        To::Link(_) => (None, None),
+    };
+    if let Some(class) = class {
+        room_in(&mut transaction, owner, class, of_student).await?;
     }
     let (ladder, document) = match given {
-        Given::Kept(ladder, document) => {
-            let sql = "SELECT id FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
-            let query = sqlx::query_scalar(sql).bind(ladder).bind(owner);
-            let found: Option<LadderId> = query.fetch_optional(&mut *transaction).await?;
-            (found.ok_or(StoreError::NotFound)?, document)
-        }
+        Given::Kept(ladder, document) => (ladder, document),
         Given::New(title, ladder, plan) => {
             let plan = Some(plan);
             (ladder::insert(&mut transaction, owner, None, title, ladder, plan).await?, None)
+        }
+    };
+    let sql = "SELECT title FROM ladder WHERE id = ? AND owner = ? FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(ladder).bind(owner);
+    let title: Option<String> = query.fetch_optional(&mut *transaction).await?;
+    let title = title.ok_or(StoreError::NotFound)?;
+    let class = match to {
+        To::Class(class) | To::Student(class, _) => class,
+        To::Link(grade) => {
+            let title: String = title.chars().take(crate::class::LONGEST_TITLE).collect();
+            crate::class::insert(&mut transaction, owner, &title, grade, true).await?
         }
     };
     let sql = "INSERT INTO assignment
@@ -194,6 +203,28 @@ pub async fn create(
     let id = AssignmentId(query.execute(&mut *transaction).await?.last_insert_id());
     transaction.commit().await?;
     Ok(id)
+}
+
+/// Locks a teacher's class to which something is given, to all of it or to one student.
+async fn room_in(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    class: ClassId,
+    student: Option<StudentId>,
+) -> Result<(), StoreError> {
+    let sql = "SELECT id FROM class WHERE id = ? AND owner = ? FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(class).bind(owner);
+    let found: Option<ClassId> = query.fetch_optional(&mut **transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    if let Some(student) = student {
+        let sql = "SELECT id FROM student WHERE id = ? AND class = ?";
+        let query = sqlx::query_scalar(sql).bind(student).bind(class);
+        let found: Option<StudentId> = query.fetch_optional(&mut **transaction).await?;
+        found.ok_or(StoreError::NotFound)?;
+    }
+    let sql = "SELECT COUNT(*) FROM assignment WHERE class = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(class).fetch_one(&mut **transaction).await?;
+    if count >= MOST_ASSIGNMENTS { Err(StoreError::Full) } else { Ok(()) }
 }
 
 /// Changes what holds for an assignment.

@@ -1,7 +1,7 @@
 //! Classes: their students, each with a first name and a code, and nothing else.
 
 use crate::database::random_signs;
-use crate::{AssignmentId, ClassId, Db, StoreError, StudentId, TeacherId, link, teacher};
+use crate::{AssignmentId, ClassId, Db, DeskId, StoreError, StudentId, TeacherId, link, teacher};
 use roster::MOST_STUDENTS;
 use serde_json::Value;
 use sqlx::types::Json;
@@ -9,7 +9,9 @@ use sqlx::{MySql, Transaction};
 use std::collections::BTreeMap;
 
 /// Most classes of one teacher.
-pub const MOST_CLASSES: i64 = 60;
+pub const MOST_CLASSES: i64 = 120;
+/// Longest title of a class, in characters.
+pub const LONGEST_TITLE: usize = 80;
 /// Signs of a student's code.
 const CODE: usize = 5;
 
@@ -31,14 +33,16 @@ pub struct Class {
     pub link: String,
     /// Work that was not touched for so many days goes.
     pub keep_days: u16,
+    /// Whether whoever has a link to it may add themselves.
+    pub is_open: bool,
     /// How many students are in it.
     pub students: i64,
 }
 
-type Row = (ClassId, String, u8, Json<Methods>, String, u16, i64);
+type Row = (ClassId, String, u8, Json<Methods>, String, u16, bool, i64);
 
-fn class((id, title, grade, Json(methods), link, keep_days, students): Row) -> Class {
-    Class { id, title, grade, methods, link, keep_days, students }
+fn class((id, title, grade, Json(methods), link, keep_days, is_open, students): Row) -> Class {
+    Class { id, title, grade, methods, link, keep_days, is_open, students }
 }
 
 /// A student of a class.
@@ -65,6 +69,8 @@ pub struct ClassSettings {
     pub methods: Methods,
     /// Work that was not touched for so many days goes.
     pub keep_days: u16,
+    /// Whether whoever has a link to it may add themselves.
+    pub is_open: bool,
 }
 
 /// Makes a class.
@@ -78,22 +84,33 @@ pub async fn create(
     grade: u8,
 ) -> Result<ClassId, StoreError> {
     let mut transaction = db.begin().await?;
-    teacher::lock(&mut transaction, owner).await?;
-    let sql = "SELECT COUNT(*) FROM class WHERE owner = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut *transaction).await?;
-    if count >= MOST_CLASSES {
-        return Err(StoreError::Full);
-    }
-    let sql = "INSERT INTO class (owner, title, grade, methods, link) VALUES (?, ?, ?, '{}', ?)";
-    let query = sqlx::query(sql).bind(owner).bind(title).bind(grade).bind(link());
-    let id = ClassId(query.execute(&mut *transaction).await?.last_insert_id());
+    let id = insert(&mut transaction, owner, title, grade, false).await?;
     transaction.commit().await?;
     Ok(id)
 }
 
+pub(crate) async fn insert(
+    transaction: &mut Transaction<'_, MySql>,
+    owner: TeacherId,
+    title: &str,
+    grade: u8,
+    is_open: bool,
+) -> Result<ClassId, StoreError> {
+    teacher::lock(transaction, owner).await?;
+    let sql = "SELECT COUNT(*) FROM class WHERE owner = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(owner).fetch_one(&mut **transaction).await?;
+    if count >= MOST_CLASSES {
+        return Err(StoreError::Full);
+    }
+    let sql = "INSERT INTO class (owner, title, grade, methods, link, is_open)
+               VALUES (?, ?, ?, '{}', ?, ?)";
+    let query = sqlx::query(sql).bind(owner).bind(title).bind(grade).bind(link()).bind(is_open);
+    Ok(ClassId(query.execute(&mut **transaction).await?.last_insert_id()))
+}
+
 const COLUMNS: &str =
     "class.id, class.title, class.grade, class.methods, class.link, class.keep_days,
-    (SELECT COUNT(*) FROM student WHERE student.class = class.id AND NOT student.hidden)";
+    class.is_open, (SELECT COUNT(*) FROM student WHERE student.class = class.id AND NOT student.hidden)";
 
 /// A teacher's classes, by grade and title.
 ///
@@ -170,9 +187,10 @@ pub async fn set(
 ) -> Result<(), StoreError> {
     let mut transaction = db.begin().await?;
     lock(&mut transaction, owner, id).await?;
-    let sql = "UPDATE class SET title = ?, grade = ?, methods = ?, keep_days = ? WHERE id = ?";
+    let sql = "UPDATE class SET title = ?, grade = ?, methods = ?, keep_days = ?, is_open = ?
+               WHERE id = ?";
     let query = sqlx::query(sql).bind(&new.title).bind(new.grade).bind(Json(&new.methods));
-    query.bind(new.keep_days).bind(id).execute(&mut *transaction).await?;
+    query.bind(new.keep_days).bind(new.is_open).bind(id).execute(&mut *transaction).await?;
     transaction.commit().await?;
     Ok(())
 }
@@ -190,6 +208,9 @@ pub async fn remove(db: &Db, owner: TeacherId, id: ClassId) -> Result<(), StoreE
         "DELETE desk FROM desk JOIN assignment ON assignment.id = desk.assignment
            WHERE assignment.class = ?",
         "DELETE FROM assignment WHERE class = ?",
+        "DELETE live_event FROM live_event JOIN live_lesson ON live_lesson.id = live_event.live
+           WHERE live_lesson.class = ?",
+        "DELETE FROM live_lesson WHERE class = ?",
         "DELETE FROM student WHERE class = ?",
         "DELETE FROM class WHERE id = ?",
     ] {
@@ -222,32 +243,58 @@ pub async fn take_in(
 ) -> Result<(), StoreError> {
     let mut transaction = db.begin().await?;
     lock(&mut transaction, owner, id).await?;
-    let sql = "SELECT COUNT(*) FROM student WHERE class = ?";
-    let count: i64 = sqlx::query_scalar(sql).bind(id).fetch_one(&mut *transaction).await?;
-    if usize::try_from(count).unwrap_or(MOST_STUDENTS) + names.len() > MOST_STUDENTS {
-        return Err(StoreError::Full);
-    }
+    room_for(&mut transaction, id, names.len()).await?;
     for name in names {
-        let mut made = Err(StoreError::Taken);
-        // Two codes of one class hardly ever meet.
-        for _ in 0..4 {
-            let sql = "INSERT INTO student (class, name, code) VALUES (?, ?, ?)";
-            let query = sqlx::query(sql).bind(id).bind(name).bind(random_signs(CODE));
-            made = match query.execute(&mut *transaction).await {
-                Ok(_) => Ok(()),
-                Err(sqlx::Error::Database(error)) if error.is_unique_violation() => {
-                    Err(StoreError::Taken)
-                }
-                Err(error) => return Err(error.into()),
-            };
-            if made.is_ok() {
-                break;
-            }
-        }
-        made?;
+        add(&mut transaction, id, name).await?;
     }
     transaction.commit().await?;
     Ok(())
+}
+
+async fn room_for(
+    transaction: &mut Transaction<'_, MySql>,
+    id: ClassId,
+    more: usize,
+) -> Result<(), StoreError> {
+    let sql = "SELECT COUNT(*) FROM student WHERE class = ?";
+    let count: i64 = sqlx::query_scalar(sql).bind(id).fetch_one(&mut **transaction).await?;
+    let fits = usize::try_from(count).is_ok_and(|count| count + more <= MOST_STUDENTS);
+    if fits { Ok(()) } else { Err(StoreError::Full) }
+}
+
+async fn add(
+    transaction: &mut Transaction<'_, MySql>,
+    id: ClassId,
+    name: &str,
+) -> Result<StudentId, StoreError> {
+    // Two codes of one class hardly ever meet.
+    for _ in 0..4 {
+        let sql = "INSERT INTO student (class, name, code) VALUES (?, ?, ?)";
+        let query = sqlx::query(sql).bind(id).bind(name).bind(random_signs(CODE));
+        match query.execute(&mut **transaction).await {
+            Ok(done) => return Ok(StudentId(done.last_insert_id())),
+            Err(sqlx::Error::Database(error)) if error.is_unique_violation() => {}
+            Err(error) => return Err(error.into()),
+        }
+    }
+    Err(StoreError::Taken)
+}
+
+/// Adds somebody to an open class under the name that they give.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when the class is not open, [`StoreError::Taken`] when somebody in it has that name,
+/// [`StoreError::Full`] past [`MOST_STUDENTS`].
+pub async fn join(db: &Db, id: ClassId, name: &str) -> Result<StudentId, StoreError> {
+    let mut transaction = db.begin().await?;
+    let sql = "SELECT id FROM class WHERE id = ? AND is_open FOR UPDATE";
+    let query = sqlx::query_scalar(sql).bind(id);
+    let found: Option<ClassId> = query.fetch_optional(&mut *transaction).await?;
+    found.ok_or(StoreError::NotFound)?;
+    room_for(&mut transaction, id, 1).await?;
+    let student = add(&mut transaction, id, name).await?;
+    transaction.commit().await?;
+    Ok(student)
 }
 
 /// Names a student anew, hides one, or shows one again.
@@ -337,6 +384,11 @@ pub async fn merge(
                  (SELECT assignment FROM (SELECT assignment FROM desk WHERE of_student = ?) AS had)";
     let query = sqlx::query(sql).bind(student).bind(other).bind(student);
     query.execute(&mut *transaction).await?;
+    // Of a live lesson in which both were, each keeps what they did.
+    let sql = "UPDATE live_event SET student = ? WHERE student = ? AND live NOT IN
+                 (SELECT live FROM (SELECT live FROM live_event WHERE student = ?) AS had)";
+    let query = sqlx::query(sql).bind(student).bind(other).bind(student);
+    query.execute(&mut *transaction).await?;
     remove_with_work(&mut transaction, other).await?;
     transaction.commit().await?;
     Ok(())
@@ -368,6 +420,7 @@ async fn remove_with_work(
         "DELETE desk_rung FROM desk_rung JOIN desk ON desk.id = desk_rung.desk
            WHERE desk.of_student = ?",
         "DELETE FROM desk WHERE of_student = ?",
+        "DELETE FROM live_event WHERE student = ?",
         "DELETE FROM student WHERE id = ?",
     ] {
         sqlx::query(sql).bind(student).execute(&mut **transaction).await?;
@@ -412,8 +465,15 @@ pub async fn stored_of(
             })
         })
         .collect();
+    let sql = "SELECT live_event.at, live_event.event FROM live_event WHERE student = ?
+               ORDER BY live_event.live, live_event.seq";
+    let live: Vec<(i64, Json<Value>)> = sqlx::query_as(sql).bind(student).fetch_all(db).await?;
+    let live: Vec<Value> = live
+        .into_iter()
+        .map(|(at, Json(event))| serde_json::json!({ "at": at, "event": event }))
+        .collect();
     Ok(serde_json::json!({
-        "class": found.title, "name": who.name, "code": who.code, "work": work,
+        "class": found.title, "name": who.name, "code": who.code, "work": work, "live": live,
     }))
 }
 
@@ -438,6 +498,17 @@ pub async fn student(db: &Db, class: ClassId, id: StudentId) -> Result<Student, 
     sqlx::query_as(sql).bind(class).bind(id).fetch_optional(db).await?.ok_or(StoreError::NotFound)
 }
 
+/// The code of the student of a class whose desk it is.
+///
+/// # Errors
+/// [`StoreError::NotFound`] when there is no such desk of a student of that class.
+pub async fn code_of(db: &Db, class: ClassId, desk: DeskId) -> Result<String, StoreError> {
+    let sql = "SELECT student.code FROM student JOIN desk ON desk.of_student = student.id
+               WHERE desk.id = ? AND student.class = ?";
+    let query = sqlx::query_scalar(sql).bind(desk).bind(class);
+    query.fetch_optional(db).await?.ok_or(StoreError::NotFound)
+}
+
 /// Takes out what students of classes wrote and did not touch for longer than their class keeps it.
 ///
 /// # Errors
@@ -447,5 +518,11 @@ pub async fn sweep(db: &Db) -> Result<u64, StoreError> {
                JOIN assignment ON assignment.id = desk.assignment
                JOIN class ON class.id = assignment.class
                WHERE desk_rung.updated_at < NOW() - INTERVAL class.keep_days DAY";
-    Ok(sqlx::query(sql).execute(db).await?.rows_affected())
+    let swept = sqlx::query(sql).execute(db).await?.rows_affected();
+    let sql = "DELETE live_event FROM live_event
+               JOIN live_lesson ON live_lesson.id = live_event.live
+               JOIN class ON class.id = live_lesson.class
+               WHERE live_event.student IS NOT NULL
+                 AND live_event.at < (UNIX_TIMESTAMP() - class.keep_days * 86400) * 1000";
+    Ok(swept + sqlx::query(sql).execute(db).await?.rows_affected())
 }

@@ -42,4 +42,6 @@ id! {
     AssignmentId,
     /// A share's.
     ShareId,
+    /// A live lesson's.
+    LiveId,
 }

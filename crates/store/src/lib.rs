@@ -15,6 +15,7 @@ mod id;
 pub mod image;
 pub mod ladder;
 pub mod lesson;
+pub mod live;
 pub mod page;
 pub mod scenario;
 pub mod session;
@@ -26,7 +27,7 @@ pub mod token;
 
 pub use database::{Db, Opening, StoreError, connect, link, open};
 pub use id::{
-    AssignmentId, ClassId, DeskId, ImageId, LadderId, LessonId, ScenarioId, ShareId, StudentId,
-    TeacherId,
+    AssignmentId, ClassId, DeskId, ImageId, LadderId, LessonId, LiveId, ScenarioId, ShareId,
+    StudentId, TeacherId,
 };
 pub use page::Page;

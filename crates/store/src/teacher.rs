@@ -192,6 +192,10 @@ pub async fn remove(db: &Db, id: TeacherId) -> Result<(), StoreError> {
         "DELETE desk FROM desk JOIN ladder ON ladder.id = desk.ladder WHERE ladder.owner = ?",
         "DELETE assignment FROM assignment JOIN class ON class.id = assignment.class
            WHERE class.owner = ?",
+        "DELETE live_event FROM live_event JOIN live_lesson ON live_lesson.id = live_event.live
+           JOIN class ON class.id = live_lesson.class WHERE class.owner = ?",
+        "DELETE live_lesson FROM live_lesson JOIN class ON class.id = live_lesson.class
+           WHERE class.owner = ?",
         "DELETE student FROM student JOIN class ON class.id = student.class WHERE class.owner = ?",
         "DELETE FROM class WHERE owner = ?",
         "DELETE lesson_editor FROM lesson_editor JOIN lesson ON lesson.id = lesson_editor.lesson

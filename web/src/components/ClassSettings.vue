@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What a class is called, its grade, its methods, and how long work is kept. */
-import { ElButton, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
+import { ElButton, ElCheckbox, ElInput, ElInputNumber, ElOption, ElSelect } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type ClassView } from '@/api/client'
@@ -16,8 +16,8 @@ const emit = defineEmits<{ changed: [] }>()
 const router = useRouter()
 const { failure, call } = useCall()
 const saved = ref(false)
-const { title, grade, keep_days } = props.view
-const now = reactive({ title, grade, keep_days, methods: { ...props.view.methods } as Record<string, string> })
+const { title, grade, keep_days, is_open } = props.view
+const now = reactive({ title, grade, keep_days, is_open, methods: { ...props.view.methods } as Record<string, string> })
 const { cards } = useSkills(() => now.grade)
 const withChoice = computed(() => cards.value.filter((skill) => skill.methods.length > 1))
 const chosen = computed(() => withChoice.value.filter((skill) => skill.id in now.methods))
@@ -57,6 +57,7 @@ async function remove(): Promise<void> {
       <span>{{ classWords.keep }}</span>
       <span class="days"><el-input-number v-model="now.keep_days" :min="7" :max="1500" size="large" :aria-label="classWords.keep" /> <span class="soft">{{ classWords.days(now.keep_days) }}</span></span>
     </label>
+    <el-checkbox v-model="now.is_open" :label="classWords.isOpen" />
     <fieldset>
       <legend>{{ classWords.methods }}</legend>
       <p class="soft">{{ classWords.methodsLead }}</p>

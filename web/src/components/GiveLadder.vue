@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Gives a ladder to a class: which, until when, and what holds. */
+/** Gives a ladder to a class, or to whoever has its link: which, until when, and what holds. */
 import { ElButton, ElCheckbox, ElDialog, ElInput, ElOption, ElSelect } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -17,6 +17,8 @@ const { failure, call } = useCall()
 const classes = ref<ClassEntry[]>()
 const ladders = ref<LadderOnShelf[]>()
 const chosen = ref<number>()
+/** Stands for whoever has the link where a class is chosen: no class has this number. */
+const BY_LINK = 0
 const due = ref('')
 const rules = ref<AssignmentRules>({ hints: 3, alone: true, feedback: 'at_once', staged: false, tries: 1, fresh: false })
 
@@ -26,7 +28,7 @@ watch(open, async (isOpen) => {
   if (props.toClass === undefined) await call(reply(api.GET('/api/classes')), (all) => (classes.value = all))
   else await call(everyPage<LadderOnShelf>((after) => reply(api.GET('/api/ladders', { params: { query: { words: '', after } } }))), (all) => (ladders.value = all))
 })
-const empty = computed(() => (props.toClass === undefined ? classes.value?.length === 0 : ladders.value?.length === 0))
+const empty = computed(() => props.toClass !== undefined && ladders.value?.length === 0)
 
 async function give(): Promise<void> {
   const [id, ladder] = props.toClass === undefined ? [chosen.value, props.ladder] : [props.toClass, chosen.value]
@@ -34,7 +36,8 @@ async function give(): Promise<void> {
   // A day is over at its last minute where the teacher is.
   const until = due.value ? Math.floor(new Date(`${due.value}T23:59:00`).getTime() / 1000) : undefined
   const body = { ladder, rules: { ...rules.value, due: until } }
-  const made = await call(reply(api.POST('/api/classes/{id}/assignments', { params: { path: { id } }, body })), (given) => void router.push({ name: 'assignment', params: { id: given.id } }))
+  const giving = id === BY_LINK ? api.POST('/api/assignments', { body }) : api.POST('/api/classes/{id}/assignments', { params: { path: { id } }, body })
+  const made = await call(reply(giving), (given) => void router.push({ name: 'assignment', params: { id: given.id } }))
   if (made) open.value = false
 }
 </script>
@@ -42,16 +45,17 @@ async function give(): Promise<void> {
 <template>
   <el-dialog v-model="open" :title="toClass === undefined ? classWords.giveTo : classWords.give" width="min(94vw, 480px)">
     <form class="give" @submit.prevent="give">
-      <p v-if="empty" class="soft">
-        {{ toClass === undefined ? classWords.noClasses : classWords.noLadders }}
-        <router-link v-if="toClass === undefined" :to="{ name: 'classes' }">{{ classWords.make }}</router-link>
-      </p>
+      <p v-if="empty" class="soft">{{ classWords.noLadders }}</p>
       <label v-else class="field">
         <span>{{ toClass === undefined ? classWords.toWhich : classWords.which }}</span>
         <el-select v-model="chosen" size="large" filterable :aria-label="toClass === undefined ? classWords.toWhich : classWords.which">
-          <template v-if="toClass === undefined"><el-option v-for="one in classes" :key="one.id" :label="one.title" :value="one.id" /></template>
+          <template v-if="toClass === undefined">
+            <el-option v-for="one in classes" :key="one.id" :label="one.title" :value="one.id" />
+            <el-option :label="classWords.anyone" :value="BY_LINK" />
+          </template>
           <template v-else><el-option v-for="one in ladders" :key="one.id" :label="one.title" :value="one.id" /></template>
         </el-select>
+        <span v-if="chosen === BY_LINK" class="soft">{{ classWords.anyoneLead }}</span>
       </label>
       <label class="field">
         <span>{{ classWords.due }}</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What came back: a row for each student, a cell for each rung; read, marked with one key, given back. */
 import { ElButton, ElInput } from 'element-plus'
+import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type AssignmentView, type HandedRung, type HandedWork, type JudgedLine, type VerdictWord } from '@/api/client'
@@ -29,6 +30,8 @@ const path = { path: { id: props.id } }
 const load = (): Promise<boolean> => call(reply(api.GET('/api/assignments/{id}', { params: path })), (found) => (view.value = found))
 onMounted(load)
 
+const { copy, copied } = useClipboard({ legacy: true })
+const deskLink = computed(() => location.origin + (view.value?.assignment.desk ?? ''))
 const work = computed(() => view.value?.work ?? [])
 const rungs = computed(() => view.value?.rungs ?? [])
 const handedIn = computed(() => work.value.filter((one) => one.handed_in).length)
@@ -130,6 +133,10 @@ async function takeBack(): Promise<void> {
           <p class="soft">
             {{ workWords.handedIn(handedIn, work.length) }} ·
             {{ view.assignment.rules.due ? classWords.dueOn(dayOf(view.assignment.rules.due)) : classWords.noDue }}
+          </p>
+          <p class="link">
+            {{ classWords.deskLink }} <a :href="view.assignment.desk" target="_blank">{{ deskLink }}</a>
+            <el-button size="small" @click="copy(deskLink)">{{ copied ? classWords.copied : classWords.copy }}</el-button>
           </p>
         </div>
         <div class="deeds">

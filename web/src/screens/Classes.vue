@@ -33,7 +33,7 @@ async function add(): Promise<void> {
       <li v-for="one in classes" :key="one.id">
         <router-link class="card" :to="{ name: 'class', params: { id: one.id } }">
           <span class="name">{{ one.title }}</span>
-          <span class="soft">{{ gradeName(one.grade) }} · {{ classWords.count(one.students) }}</span>
+          <span class="soft">{{ gradeName(one.grade) }} · {{ classWords.count(one.students) }}<template v-if="one.is_open"> · {{ classWords.byLink }}</template></span>
         </router-link>
       </li>
     </ul>

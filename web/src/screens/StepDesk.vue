@@ -91,7 +91,7 @@ async function leave(): Promise<void> {
       </span>
     </header>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
-    <join-desk v-else-if="desk && !desk.student" :link="link" :of-class="desk.of_class" @joined="take" @input.once="loadWriter" />
+    <join-desk v-else-if="desk && !desk.student" :link="link" :of-class="desk.of_class" :is-open="desk.is_open" @joined="take" @input.once="loadWriter" />
     <template v-else-if="desk && rung && writing">
       <nav class="rungs" :aria-label="words.desk.rungs">
         <button

@@ -1,17 +1,22 @@
 <script setup lang="ts">
 /** A student's own page: a code, and what is open, in progress, handed in, given back. */
 import { ElButton, ElInput } from 'element-plus'
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { api, reply, type StudentPage } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
 import HoneyMark from '@/components/HoneyMark.vue'
 import { useCall } from '@/composables/useCall'
 import { dayOf } from '@/words/account'
+import { words } from '@/words'
 import { pageWords } from '@/words/class'
 
 const props = defineProps<{ link: string }>()
 const page = ref<StudentPage>()
 const code = ref('')
+const name = ref('')
+/** Whether somebody of an open class comes back with their code. */
+const comesBack = ref(false)
+const byName = computed(() => page.value?.is_open && !comesBack.value)
 const { failure, call } = useCall()
 const { failure: notIn, call: enterCall } = useCall()
 const params = { path: { link: props.link } }
@@ -23,12 +28,19 @@ onMounted(async () => {
   if (!scanned) return load()
   history.replaceState(history.state, '', location.pathname)
   code.value = scanned
+  comesBack.value = true
   return (await load()) && enter()
 })
-const enter = (): Promise<boolean> => enterCall(reply(api.POST('/api/class/{link}/enter', { params, body: { code: code.value } })), (found) => (page.value = found))
+async function enter(): Promise<boolean> {
+  const body = byName.value ? { name: name.value } : { code: code.value }
+  const done = await enterCall(reply(api.POST('/api/class/{link}/enter', { params, body })), (found) => (page.value = found))
+  if (notIn.value?.kind === 'taken') comesBack.value = true
+  return done
+}
 async function leave(): Promise<void> {
   if (await call(reply<unknown>(api.POST('/api/class/{link}/leave', { params })))) await load()
   code.value = ''
+  name.value = ''
 }
 </script>
 
@@ -40,16 +52,22 @@ async function leave(): Promise<void> {
     </header>
     <failure-note v-if="failure" :failure="failure" retry @again="load" />
     <form v-else-if="page && !page.student" class="enter" @submit.prevent="enter">
-      <label>
+      <label v-if="byName">
+        <span class="ask">{{ words.desk.join }}</span>
+        <el-input v-model="name" size="large" maxlength="40" autofocus autocomplete="given-name" name="name" />
+      </label>
+      <label v-else>
         <span class="ask">{{ pageWords.code }}</span>
-        <span class="soft">{{ pageWords.codeLead }}</span>
+        <span class="soft">{{ page.is_open ? pageWords.codeGiven : pageWords.codeLead }}</span>
         <el-input v-model="code" size="large" maxlength="8" autofocus autocapitalize="none" autocomplete="off" spellcheck="false" />
       </label>
       <failure-note v-if="notIn" :failure="notIn" />
       <el-button type="primary" size="large" native-type="submit">{{ pageWords.go }}</el-button>
+      <button v-if="byName" type="button" class="as-link" @click="comesBack = true">{{ words.desk.beenHere }}</button>
     </form>
     <template v-else-if="page?.student">
       <h1>{{ pageWords.hello(page.student) }}</h1>
+      <p v-if="page.code" class="soft">{{ pageWords.yourCode }} <strong class="code">{{ page.code }}</strong>. {{ pageWords.codeHelp }}</p>
       <p v-if="!page.assignments.length" class="soft">{{ pageWords.nothing }}</p>
       <ul>
         <li v-for="one in page.assignments" :key="one.desk">

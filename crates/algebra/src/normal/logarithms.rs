@@ -12,7 +12,7 @@ const BITS: u64 = 40;
 /// The polynomial with its logarithms of numbers put together; `None` when it has fewer than two of them.
 pub(super) fn together(poly: &Poly) -> Option<Expr> {
     let mut logs: Vec<(Rational, Rational)> = Vec::new();
-    let mut rest = Poly::default();
+    let mut rest = Vec::new();
     for (monomial, coefficient) in poly.terms() {
         let mut atoms = monomial.iter();
         let number = match (atoms.next(), atoms.next()) {
@@ -21,15 +21,14 @@ pub(super) fn together(poly: &Poly) -> Option<Expr> {
         };
         match number {
             Some(number) => logs.push((number, coefficient.clone())),
-            None => {
-                let term = Poly::term(monomial.clone(), coefficient.clone());
-                rest = rest.minus_plainly(&term.negated());
-            }
+            None => rest.push((monomial, coefficient)),
         }
     }
     if logs.len() < 2 {
         return None;
     }
+    let rest = rest.into_iter().map(|(monomial, c)| (monomial.clone(), c.clone())).collect();
+    let rest = Poly::gather(rest);
     let below = logs.iter().fold(crate::number::Integer::one(), |m, (_, c)| m.lcm(c.denom()));
     let above = logs.iter().fold(crate::number::Integer::default(), |g, (_, c)| {
         g.gcd(&(c.numer() * (&below / c.denom())))

@@ -274,13 +274,12 @@ impl Univariate {
     #[must_use]
     pub fn to_poly(&self, letter: &str) -> Poly {
         let atom = Atom::symbol(letter);
-        let mut sum = Poly::default();
-        for (power, coefficient) in self.coefficients.iter().enumerate() {
+        let term = |(power, coefficient): (usize, &Rational)| {
             let mut monomial = super::Monomial::default();
             monomial.set(&atom, u32::try_from(power).unwrap_or(u32::MAX));
-            sum = sum.minus_plainly(&Poly::term(monomial, -coefficient));
-        }
-        sum
+            (monomial, coefficient.clone())
+        };
+        Poly::gather(self.coefficients.iter().enumerate().map(term).collect())
     }
 
     /// The rational roots, by the rational root theorem on the whole-number polynomial; each once.

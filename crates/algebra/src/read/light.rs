@@ -57,6 +57,11 @@ pub(super) fn is_unit(run: &str) -> bool {
 /// Letters that are functions before a bracket.
 const FUNCTIONS: &str = "fghFGPT";
 
+/// Whether a letter before a bracket may be read as a function of what is inside.
+pub(crate) fn may_be_function(letter: char) -> bool {
+    FUNCTIONS.contains(letter)
+}
+
 impl Light {
     /// What these lines tell, as they were typed.
     pub fn of<'a>(lines: impl IntoIterator<Item = &'a str>) -> Self {

@@ -108,7 +108,10 @@ pub(super) fn split(
         let is_english = |word: &str| is_word(word) && function_named(word).is_none();
         // `we` before `garden` is a word too, as `at` is none before `= 6`.
         let before_word = || matches!(tokens.get(at), Some(Token { kind: TokenKind::Word(next), .. }) if is_english(next));
-        if is_english(word) || (word.len() > 1 && word != "of" && is_joining(word) && before_word())
+        // `is` where no sign can stand, and `we`, are words still.
+        if is_english(word)
+            || word == "is"
+            || (word.len() > 1 && word != "of" && is_joining(word) && before_word())
         {
             return Err(unknown());
         }
@@ -264,7 +267,12 @@ fn follows_quantity(found: &[Token]) -> bool {
     let is_unit = |token: Option<&Token>| {
         token.is_some_and(|token| matches!(token.kind, T::Unit(_) | T::Superscript(_)))
     };
-    match found.last().map(|token| &token.kind) {
+    let kind = |back: usize| Some(&found.get(found.len().checked_sub(back)?)?.kind);
+    // `log_2 m` and `cos^2 m` are of a letter: their numbers count nothing.
+    let counts_nothing = matches!(kind(2), Some(T::Underscore))
+        || matches!((kind(3), kind(2)), (Some(T::Function(_)), Some(T::Power)));
+    match kind(1) {
+        Some(T::Number(_)) if counts_nothing => false,
         Some(T::Number(_) | T::VulgarFraction(..) | T::Recurring(..) | T::Unit(_) | T::Pi) => true,
         Some(T::Close(')' | '}')) => true,
         // `\frac{90 km}{h}`, `90 \frac{km}{h}`
@@ -277,6 +285,8 @@ fn follows_quantity(found: &[Token]) -> bool {
             [.., before, close, _] => close.kind == T::Close('}') && is_unit(Some(before)),
             _ => false,
         },
+        // `£ × s` is of a letter: pounds are counted, and nothing is counted in them.
+        Some(T::Times) if matches!(kind(2), Some(T::Unit(unit)) if unit.stands_before()) => false,
         Some(T::Over | T::Times) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
         Some(T::Superscript(_)) => found.len() > 1 && is_unit(found.get(found.len() - 2)),
         _ => false,
@@ -291,8 +301,10 @@ fn is_angle(found: &[Token], word: &str) -> bool {
 /// Whether letters written side by side are read as these letters, and as no name or word.
 #[must_use]
 pub(crate) fn are_letters(run: &str) -> bool {
-    const WORDS: &[&str] =
-        &["or", "and", "so", "then", "of", "let", "no", "u", "put", "set", "where"];
+    const WORDS: &[&str] = &[
+        "or", "and", "so", "then", "of", "let", "no", "u", "put", "set", "where", "is", "we", "by",
+        "dp", "sf",
+    ];
     let one = run.chars().count() < 2;
     let capitals = (2..=4).contains(&run.len()) && run.bytes().all(|b| b.is_ascii_uppercase());
     one || (!WORDS.contains(&run.to_lowercase().as_str())

@@ -413,12 +413,21 @@ impl<'a> Parser<'a> {
         }
         let braced = self.eat(&T::Open('{')).is_some();
         let mut mark = String::new();
+        let mut closed = !braced;
         while let Some(token) = self.advance() {
             match &token.kind {
+                // `v_{a b}` would be written as `v_{ab}`, which may be a word.
+                T::Number(_) | T::Letter(_) if token.spaced && !mark.is_empty() => {
+                    self.at -= 1;
+                    return Err(self.unexpected());
+                }
                 T::Number(part) | T::Letter(part) => mark.push_str(part),
                 T::Plus if braced && !mark.is_empty() => mark.push('+'),
                 T::Minus if braced && !mark.is_empty() => mark.push('-'),
-                T::Close('}') if braced && !mark.ends_with(['+', '-']) => break,
+                T::Close('}') if braced && !mark.ends_with(['+', '-']) => {
+                    closed = true;
+                    break;
+                }
                 _ => {
                     self.at -= 1;
                     return Err(self.unexpected());
@@ -428,7 +437,7 @@ impl<'a> Parser<'a> {
                 break;
             }
         }
-        if mark.is_empty() || mark.len() > 12 || mark.ends_with(['+', '-']) {
+        if mark.is_empty() || mark.len() > 12 || !closed {
             return Err(self.unexpected());
         }
         Ok(format!("{letter}_{mark}"))

@@ -11,9 +11,12 @@ use crate::number::Notation;
 /// The expression in plain text.
 #[must_use]
 pub fn text(expr: &Expr) -> String {
-    let mut out = String::new();
-    write(&mut out, expr);
-    out
+    Writing::of(expr, has_units(expr))
+}
+
+/// Whether letters behind a number may be read as units.
+fn has_units(expr: &Expr) -> bool {
+    expr.any(&mut |part| matches!(part.kind, ExprKind::Unit(_)))
 }
 
 /// The line in plain text. A sentence has none of its own: the caller has the words.
@@ -27,6 +30,8 @@ pub fn text_line(line: &Line) -> String {
 }
 
 fn unrounded(line: &Line) -> String {
+    let units = line.expressions().iter().any(|side| has_units(side));
+    let text = |expr: &Expr| Writing::of(expr, units);
     match line {
         Line::AnyOf(lines) if answer(lines).is_some() => {
             format!("answer: {}", text_line(&lines[0]))
@@ -74,153 +79,192 @@ fn unrounded(line: &Line) -> String {
     }
 }
 
-/// `expr` in brackets unless it holds together at least as strongly as `least`.
-fn held(out: &mut String, expr: &Expr, least: Strength) {
-    if strength(expr) >= least {
-        write(out, expr);
-    } else {
-        out.push('(');
-        write(out, expr);
-        out.push(')');
-    }
+/// What has been written.
+struct Writing {
+    out: String,
+    /// Whether the line has units: then letters side by side stand apart.
+    units: bool,
 }
 
-fn write(out: &mut String, expr: &Expr) {
-    match &expr.kind {
-        ExprKind::Number(written) => out.push_str(&written.text()),
-        ExprKind::Symbol(name) => match name.split_once('_') {
-            // Letters behind the digits of a subscript would be letters of their own.
-            Some((base, mark)) if is_mixed(mark) => {
-                out.push_str(&format!("{base}_{{{mark}}}"));
-            }
-            _ => out.push_str(name),
-        },
-        ExprKind::Constant(Constant::Pi) => out.push('π'),
-        ExprKind::Unit(unit) => out.push_str(unit.symbol()),
-        ExprKind::Multiply(a, b) if unit_before(a, b).is_some() => {
-            out.push_str(unit_before(a, b).unwrap_or(""));
-            held(out, a, Strength::Value);
+impl Writing {
+    fn of(expr: &Expr, units: bool) -> String {
+        let mut writing = Self { out: String::new(), units };
+        writing.write(expr);
+        writing.out
+    }
+
+    /// `expr` in brackets unless it holds together at least as strongly as `least`.
+    fn held(&mut self, expr: &Expr, least: Strength) {
+        if strength(expr) >= least {
+            self.write(expr);
+        } else {
+            self.out.push('(');
+            self.write(expr);
+            self.out.push(')');
         }
-        ExprKind::Multiply(a, b) if is_quantity(a, b) => {
-            // Of a quotient that is no plain fraction the unit would be read as a part.
-            let apart = matches!(a.kind, ExprKind::Divide(..)) && a.as_plain_number().is_none();
-            held(out, a, if apart { Strength::Value } else { Strength::Product });
-            out.push(' ');
-            held(out, b, Strength::Power);
-        }
-        ExprKind::Constant(Constant::Euler) => out.push('e'),
-        ExprKind::Negative(a) => {
-            out.push('-');
-            held(out, a, Strength::Product);
-        }
-        ExprKind::PlusMinus { opposite, value } => {
-            out.push(if *opposite { '∓' } else { '±' });
-            held(out, value, Strength::Product);
-        }
-        ExprKind::Add(a, b) => {
-            held(out, a, Strength::Sum);
-            if let ExprKind::PlusMinus { opposite, value } = &b.kind {
-                out.push_str(if *opposite { " ∓ " } else { " ± " });
-                held(out, value, Strength::Product);
-            } else {
-                out.push_str(" + ");
-                held(out, b, Strength::Product);
-            }
-        }
-        ExprKind::Subtract(a, b) => {
-            held(out, a, Strength::Sum);
-            out.push_str(" - ");
-            held(out, b, Strength::Product);
-        }
-        ExprKind::Multiply(a, b) => {
-            held(out, a, Strength::Product);
-            let mut next = String::new();
-            held(&mut next, b, Strength::Function);
-            if !may_touch(a, b) {
-                out.push_str(" × ");
-            } else if makes_a_word(out, &next) {
-                out.push(' ');
-            }
-            out.push_str(&next);
-        }
-        ExprKind::Divide(a, b) => {
-            held(out, a, Strength::Product);
-            out.push('/');
-            held(out, b, Strength::Function);
-        }
-        ExprKind::Power(a, b) => {
-            held(out, a, Strength::Value);
-            out.push('^');
-            held(out, b, Strength::Value);
-        }
-        ExprKind::Root { index, radicand } => {
-            match index {
-                2 => out.push_str("√("),
-                3 => out.push_str("∛("),
-                n => out.push_str(&format!("root({n}, ")),
-            }
-            write(out, radicand);
-            out.push(')');
-        }
-        ExprKind::Absolute(a) => {
-            out.push_str("abs(");
-            write(out, a);
-            out.push(')');
-        }
-        ExprKind::Percent(a) => {
-            held(out, a, Strength::Value);
-            out.push('%');
-        }
-        ExprKind::Factorial(a) => {
-            held(out, a, Strength::Value);
-            out.push('!');
-        }
-        ExprKind::Degree(a) => {
-            held(out, a, Strength::Value);
-            out.push('°');
-        }
-        ExprKind::Ratio(parts) => {
-            for (index, part) in parts.iter().enumerate() {
-                out.push_str(if index == 0 { "" } else { ":" });
-                held(out, part, Strength::Product);
-            }
-        }
-        ExprKind::Apply { name, arguments } => {
-            out.push_str(name);
-            out.push('(');
-            for (index, argument) in arguments.iter().enumerate() {
-                out.push_str(if index == 0 { "" } else { ", " });
-                write(out, argument);
-            }
-            out.push(')');
-        }
-        ExprKind::WithRemainder { quotient, remainder } => {
-            held(out, quotient, Strength::Value);
-            out.push_str(" r ");
-            held(out, remainder, Strength::Value);
-        }
-        ExprKind::Call { function, arguments } => {
-            out.push_str(function.name());
-            let mut shown = &arguments[..];
-            if let (crate::expr::Function::Log, [_, base]) = (function, shown) {
-                out.push('_');
-                // Behind the sign a number stands by itself: nothing that follows belongs to it.
-                if is_plain(base) {
-                    write(out, base);
-                } else {
-                    out.push('(');
-                    write(out, base);
-                    out.push(')');
+    }
+
+    fn write(&mut self, expr: &Expr) {
+        match &expr.kind {
+            ExprKind::Number(written) => self.out.push_str(&written.text()),
+            ExprKind::Symbol(name) => match name.split_once('_') {
+                // Letters behind the digits of a subscript would be letters of their own.
+                Some((base, mark)) if is_mixed(mark) => {
+                    self.out.push_str(&format!("{base}_{{{mark}}}"));
                 }
-                shown = &arguments[..1];
+                _ => self.out.push_str(name),
+            },
+            ExprKind::Constant(Constant::Pi) => self.out.push('π'),
+            ExprKind::Unit(unit) => self.out.push_str(unit.symbol()),
+            ExprKind::Multiply(a, b) if unit_before(a, b).is_some() => {
+                self.out.push_str(unit_before(a, b).unwrap_or(""));
+                self.write(a);
             }
-            out.push('(');
-            for (index, argument) in shown.iter().enumerate() {
-                out.push_str(if index == 0 { "" } else { ", " });
-                write(out, argument);
+            ExprKind::Multiply(a, b) if is_quantity(a, b) => {
+                // Of a quotient that is no plain fraction the unit would be read as a part.
+                let apart = matches!(a.kind, ExprKind::Divide(..)) && a.as_plain_number().is_none();
+                self.held(a, if apart { Strength::Value } else { Strength::Product });
+                self.out.push(' ');
+                self.held(b, Strength::Power);
             }
-            out.push(')');
+            ExprKind::Constant(Constant::Euler) => self.out.push('e'),
+            ExprKind::Negative(a) => {
+                self.out.push('-');
+                self.held(a, Strength::Product);
+            }
+            ExprKind::PlusMinus { opposite, value } => {
+                self.out.push(if *opposite { '∓' } else { '±' });
+                self.held(value, Strength::Product);
+            }
+            ExprKind::Add(a, b) => {
+                self.held(a, Strength::Sum);
+                if let ExprKind::PlusMinus { opposite, value } = &b.kind {
+                    self.out.push_str(if *opposite { " ∓ " } else { " ± " });
+                    self.held(value, Strength::Product);
+                } else {
+                    self.out.push_str(" + ");
+                    self.held(b, Strength::Product);
+                }
+            }
+            ExprKind::Subtract(a, b) => {
+                self.held(a, Strength::Sum);
+                self.out.push_str(" - ");
+                self.held(b, Strength::Product);
+            }
+            ExprKind::Multiply(a, b) => {
+                self.held(a, Strength::Product);
+                let mut next = Self { out: String::new(), units: self.units };
+                next.held(b, Strength::Function);
+                if !may_touch(a, b) || self.stands_apart(&next.out) {
+                    self.out.push_str(" × ");
+                } else if self.may_apply(a, &next.out) || makes_a_word(&self.out, &next.out) {
+                    self.out.push(' ');
+                }
+                self.out.push_str(&next.out);
+            }
+            ExprKind::Divide(a, b) => {
+                self.held(a, Strength::Product);
+                self.out.push('/');
+                self.held(b, Strength::Function);
+            }
+            ExprKind::Power(a, b) => {
+                self.held(a, Strength::Value);
+                self.out.push('^');
+                self.held(b, Strength::Value);
+            }
+            ExprKind::Root { index, radicand } => {
+                match index {
+                    2 => self.out.push_str("√("),
+                    3 => self.out.push_str("∛("),
+                    n => self.out.push_str(&format!("root({n}, ")),
+                }
+                self.write(radicand);
+                self.out.push(')');
+            }
+            ExprKind::Absolute(a) => {
+                self.out.push_str("abs(");
+                self.write(a);
+                self.out.push(')');
+            }
+            ExprKind::Percent(a) => {
+                self.held(a, Strength::Value);
+                self.out.push('%');
+            }
+            ExprKind::Factorial(a) => {
+                self.held(a, Strength::Value);
+                self.out.push('!');
+            }
+            ExprKind::Degree(a) => {
+                self.held(a, Strength::Value);
+                self.out.push('°');
+            }
+            ExprKind::Ratio(parts) => {
+                for (index, part) in parts.iter().enumerate() {
+                    self.out.push_str(if index == 0 { "" } else { ":" });
+                    self.held(part, Strength::Product);
+                }
+            }
+            ExprKind::Apply { name, arguments } => {
+                self.out.push_str(name);
+                self.out.push('(');
+                for (index, argument) in arguments.iter().enumerate() {
+                    self.out.push_str(if index == 0 { "" } else { ", " });
+                    self.write(argument);
+                }
+                self.out.push(')');
+            }
+            ExprKind::WithRemainder { quotient, remainder } => {
+                self.held(quotient, Strength::Value);
+                self.out.push_str(" r ");
+                self.held(remainder, Strength::Value);
+            }
+            ExprKind::Call { function, arguments } => {
+                self.out.push_str(function.name());
+                let mut shown = &arguments[..];
+                if let (crate::expr::Function::Log, [_, base]) = (function, shown) {
+                    self.out.push('_');
+                    // Behind the sign a number stands by itself: nothing that follows belongs to it.
+                    if is_plain(base) {
+                        self.write(base);
+                    } else {
+                        self.out.push('(');
+                        self.write(base);
+                        self.out.push(')');
+                    }
+                    shown = &arguments[..1];
+                }
+                self.out.push('(');
+                for (index, argument) in shown.iter().enumerate() {
+                    self.out.push_str(if index == 0 { "" } else { ", " });
+                    self.write(argument);
+                }
+                self.out.push(')');
+            }
         }
+    }
+
+    /// Whether a product has to show its sign here: `80 × m` is no length, `x' × x` no derivative at x.
+    fn stands_apart(&self, next: &str) -> bool {
+        let is_letter = |c: char| c.is_alphabetic() && c != 'π';
+        let bracket = next.starts_with('(') && self.out.ends_with(is_letter);
+        // `0xF` is a numeral.
+        let is_number = |c: char| c.is_ascii_digit() || c == '.';
+        let is_hexadecimal = next.starts_with('x')
+            && self.out.strip_suffix('0').is_some_and(|before| !before.ends_with(is_number));
+        self.out.ends_with('\'')
+            || is_hexadecimal
+            || self.units && (bracket || next.starts_with(is_letter))
+    }
+
+    /// Whether a letter before a bracket has to stand off it: `g (x + 1)` is no value of g, `f^(-1) (x + 1)` none of its
+    /// inverse.
+    fn may_apply(&self, left: &Expr, next: &str) -> bool {
+        let last = match &left.kind {
+            ExprKind::Multiply(_, last) => last,
+            _ => left,
+        };
+        let is_power = matches!(&last.kind, ExprKind::Power(base, _) if is_function_letter(base));
+        next.starts_with('(') && (is_power || self.out.ends_with(crate::read::may_be_function))
     }
 }
 
@@ -230,13 +274,20 @@ fn is_plain(expr: &Expr) -> bool {
         ExprKind::Number(written) => {
             matches!(written.notation(), Notation::Integer | Notation::Decimal { .. })
         }
-        ExprKind::Symbol(_) => true,
+        ExprKind::Symbol(_) => !is_function_letter(expr),
         _ => false,
     }
 }
 
-/// Digits and letters in one subscript, or a sum: `a_{n+1}`.
+/// Whether it is a letter that may be a function of what stands in brackets behind it.
+fn is_function_letter(expr: &Expr) -> bool {
+    matches!(&expr.kind, ExprKind::Symbol(name) if name.chars().eq(name.chars().filter(|c| crate::read::may_be_function(*c))))
+}
+
+/// Digits and letters in one subscript, several letters, or a sum: `a_{n+1}`.
 fn is_mixed(mark: &str) -> bool {
+    let letters = mark.chars().filter(|c| c.is_alphabetic()).count();
     mark.contains(['+', '-'])
-        || mark.chars().any(|c| c.is_ascii_digit()) && mark.chars().any(char::is_alphabetic)
+        || letters > 1
+        || letters > 0 && mark.chars().any(|c| c.is_ascii_digit())
 }

@@ -2,7 +2,7 @@
 
 use super::students::{right, slip};
 use desk::judge;
-use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment};
+use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment, To};
 use store::desk::Written;
 use store::ladder::KeptLadder;
 use store::{Db, StoreError, TeacherId, class};
@@ -43,12 +43,8 @@ pub async fn taught(
                 tries: 1,
                 fresh: false,
             };
-            let new = NewAssignment {
-                class: id,
-                given: Given::Kept(ladder.id, None),
-                of_student: None,
-                rules,
-            };
+            let (to, given) = (To::Class(id), Given::Kept(ladder.id, None));
+            let new = NewAssignment { to, given, rules };
             let given = assignment::create(db, orla, new).await?;
             let given = assignment::find(db, orla, given).await?;
             for (at, student) in students.iter().enumerate() {

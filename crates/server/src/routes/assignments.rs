@@ -18,7 +18,7 @@ use skills::ids::Methods;
 use skills::ladder::Ladder;
 use std::collections::BTreeMap;
 use store::assignment::{
-    self, AssignmentRules, Feedback, Given, MOST_TRIES, NewAssignment, Remark, Work,
+    self, AssignmentRules, Feedback, Given, MOST_TRIES, NewAssignment, Remark, To, Work,
 };
 use store::ladder::{KeptLadder, STRONGEST_HINT};
 use store::{AssignmentId, ClassId, DeskId, LadderId, StoreError, StudentId};
@@ -29,6 +29,7 @@ use utoipa_axum::routes;
 pub(crate) fn router() -> OpenApiRouter<App> {
     OpenApiRouter::new()
         .routes(routes!(give_ladder))
+        .routes(routes!(give_by_link))
         .routes(routes!(open_assignment, change_assignment, take_assignment_back))
         .routes(routes!(give_back))
         .routes(routes!(open_desk_again))
@@ -87,17 +88,18 @@ async fn give_ladder(
     let GivenLadder { ladder, made, student, rules } = new;
     checked(rules)?;
     let methods = methods(&store::class::find(&app.db, teacher.0, class).await?.methods);
+    let to = student.map_or(To::Class(class), |student| To::Student(class, student));
     let id = match (ladder, made) {
         (Some(ladder), None) => {
             let taught = taught(&app, teacher, ladder, methods).await?;
             let given = Given::Kept(ladder, taught.as_ref());
-            let new = NewAssignment { class, given, of_student: student, rules };
+            let new = NewAssignment { to, given, rules };
             assignment::create(&app.db, teacher.0, new).await
         }
         (None, Some(made)) => {
             let (title, plan, ladder) = made.made(&app, teacher).await?;
             let given = Given::New(&title, &ladder, &plan);
-            let new = NewAssignment { class, given, of_student: student, rules };
+            let new = NewAssignment { to, given, rules };
             assignment::create(&app.db, teacher.0, new).await
         }
         _ => return Err(ApiError::bad("Choose the ladder that you want to give.")),
@@ -107,6 +109,38 @@ async fn give_ladder(
         other => other.into(),
     })?;
     Ok(Json(AssignmentMade { id }))
+}
+
+/// A ladder that is given to whoever has its link.
+#[derive(Deserialize, ToSchema)]
+struct LadderByLink {
+    ladder: LadderId,
+    rules: AssignmentRules,
+}
+
+/// Gives a ladder to whoever has its link: who opens it adds themselves with a first name, to a class that is made for it.
+#[utoipa::path(post, path = "/api/assignments", request_body = LadderByLink,
+    responses((status = 200, body = AssignmentMade), (status = "default", body = Failure)))]
+async fn give_by_link(
+    State(app): State<App>,
+    teacher: SignedIn,
+    Body(LadderByLink { ladder, rules }): Body<LadderByLink>,
+) -> Result<Json<AssignmentMade>, ApiError> {
+    checked(rules)?;
+    let kept = store::ladder::find(&app.db, teacher.0, ladder).await?;
+    let given = Given::Kept(ladder, None);
+    let new = NewAssignment { to: To::Link(grade_of(&kept.ladder)), given, rules };
+    let id = assignment::create(&app.db, teacher.0, new).await.map_err(|error| match error {
+        StoreError::Full => ApiError::bad("You have 120 classes. Take one out first."),
+        other => other.into(),
+    })?;
+    Ok(Json(AssignmentMade { id }))
+}
+
+/// The grade in which all that a ladder asks has been begun.
+fn grade_of(ladder: &Ladder) -> u8 {
+    let first = |rung: &skills::ladder::Rung| Some(skills::find(&rung.skill)?.card().grades.0);
+    ladder.rungs.iter().filter_map(first).max().unwrap_or(8)
 }
 
 /// A kept ladder worked by a class's methods; none where that changes nothing.

@@ -12,7 +12,7 @@ use axum::http::{HeaderMap, StatusCode};
 use axum::response::{IntoResponse, Response};
 use serde::{Deserialize, Serialize};
 use store::assignment::{Assignment, AssignmentRules};
-use store::class::{self, Class, ClassSettings, Methods, Student};
+use store::class::{self, Class, ClassSettings, LONGEST_TITLE, Methods, Student};
 use store::{AssignmentId, ClassId, LadderId, StoreError, StudentId};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -31,8 +31,7 @@ pub(crate) fn router() -> OpenApiRouter<App> {
         .routes(routes!(stored_of_student))
 }
 
-/// Longest title of a class, in characters, and its highest grade.
-const LONGEST_TITLE: usize = 80;
+/// The highest grade of a class.
 const HIGHEST_GRADE: u8 = 13;
 /// How long work may be kept, in days.
 const KEEP_DAYS: std::ops::RangeInclusive<u16> = 7..=1_500;
@@ -47,6 +46,8 @@ struct ClassEntry {
     /// The method of each skill, where it is not the usual one: their ids.
     #[schema(value_type = BTreeMap<String, String>)]
     methods: Methods,
+    /// Whether whoever has a link to it may add themselves.
+    is_open: bool,
 }
 
 /// A class to be made.
@@ -84,6 +85,8 @@ struct ClassView {
     page: String,
     /// Work that was not touched for so many days goes.
     keep_days: u16,
+    /// Whether whoever has a link to it may add themselves.
+    is_open: bool,
     students: Vec<StudentEntry>,
     assignments: Vec<AssignmentEntry>,
 }
@@ -94,6 +97,8 @@ pub(crate) struct AssignmentEntry {
     id: AssignmentId,
     ladder: LadderId,
     title: String,
+    /// The address of its Step Desk within this site.
+    desk: String,
     rungs: u16,
     /// The student whom alone it is for.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -104,7 +109,8 @@ pub(crate) struct AssignmentEntry {
 impl From<Assignment> for AssignmentEntry {
     fn from(one: Assignment) -> Self {
         let Assignment { id, ladder, title, rungs, rules, of_student: student, .. } = one;
-        Self { id, ladder, title, rungs, student, rules }
+        let desk = format!("/desk/{}", one.link);
+        Self { id, ladder, title, desk, rungs, student, rules }
     }
 }
 
@@ -116,6 +122,9 @@ struct ClassChange {
     #[schema(value_type = BTreeMap<String, String>)]
     methods: Methods,
     keep_days: u16,
+    /// Whether whoever has a link to it may add themselves.
+    #[serde(default)]
+    is_open: bool,
 }
 
 fn checked_title(title: &str) -> Result<String, ApiError> {
@@ -134,7 +143,7 @@ fn checked_grade(grade: u8) -> Result<u8, ApiError> {
 }
 
 /// A student's name as it is kept, when it may be one.
-fn checked_name(name: &str) -> Result<String, ApiError> {
+pub(crate) fn checked_name(name: &str) -> Result<String, ApiError> {
     let name = name.split_whitespace().collect::<Vec<_>>().join(" ");
     if name.is_empty() || name.chars().count() > roster::LONGEST_NAME || !is_visible(&name) {
         return Err(ApiError::bad("A first name has 1 to 40 letters."));
@@ -150,8 +159,8 @@ async fn list_classes(
     teacher: SignedIn,
 ) -> Result<Json<Vec<ClassEntry>>, ApiError> {
     let entry = |class: Class| {
-        let Class { id, title, grade, students, methods, .. } = class;
-        ClassEntry { id, title, grade, students, methods }
+        let Class { id, title, grade, students, methods, is_open, .. } = class;
+        ClassEntry { id, title, grade, students, methods, is_open }
     };
     let all = class::of_teacher(&app.db, teacher.0).await?;
     Ok(Json(all.into_iter().map(entry).collect()))
@@ -168,7 +177,7 @@ async fn make_class(
     let (title, grade) = (checked_title(&new.title)?, checked_grade(new.grade)?);
     let id = class::create(&app.db, teacher.0, &title, grade).await;
     let id = id.map_err(|error| match error {
-        StoreError::Full => ApiError::bad("You have 60 classes. Take one out first."),
+        StoreError::Full => ApiError::bad("You have 120 classes. Take one out first."),
         other => other.into(),
     })?;
     Ok(Json(ClassMade { id }))
@@ -196,6 +205,7 @@ async fn open_class(
         methods: found.methods,
         page: format!("/class/{}", found.link),
         keep_days: found.keep_days,
+        is_open: found.is_open,
         students: students.into_iter().map(student).collect(),
         assignments: assignments.into_iter().map(AssignmentEntry::from).collect(),
     }))
@@ -223,8 +233,8 @@ async fn change_class(
             return Err(ApiError::bad(format!("“{skill}” has no method “{method}”.")));
         }
     }
-    let keep_days = change.keep_days;
-    let new = ClassSettings { title, grade, methods: change.methods, keep_days };
+    let ClassChange { methods, keep_days, is_open, .. } = change;
+    let new = ClassSettings { title, grade, methods, keep_days, is_open };
     class::set(&app.db, teacher.0, id, &new).await?;
     Ok(StatusCode::NO_CONTENT)
 }
@@ -287,7 +297,8 @@ async fn take_in_students(
     Ok(StatusCode::NO_CONTENT)
 }
 
-const SAME_NAME: &str = "Somebody of this name is in the class. Add a letter to tell them apart.";
+pub(crate) const SAME_NAME: &str =
+    "Somebody of this name is in the class. Add a letter to tell them apart.";
 
 /// A student's name, and whether they are in the class still.
 #[derive(Deserialize, ToSchema)]

@@ -4,7 +4,7 @@ use crate::address::Address;
 use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
-use crate::routes::students::let_in;
+use crate::routes::students::come_in;
 use crate::session;
 use crate::text::is_visible;
 use crate::work::Asker;
@@ -107,6 +107,8 @@ struct DeskView {
     pictures: bool,
     /// Whether it was given to a class: its students come with their codes.
     of_class: bool,
+    /// Whether a first name is enough to come in.
+    is_open: bool,
     /// How the assignment stands, for a student of the class.
     #[serde(skip_serializing_if = "Option::is_none")]
     assigned: Option<Assigned>,
@@ -257,7 +259,11 @@ fn open_to(given: Option<&Assignment>, rungs: &[Rung], written: &[Written]) -> S
 async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiError> {
     let (mut kept, given) = opened(app, link).await?;
     let title = kept.title.clone();
-    let of_class = given.is_some();
+    let class = match &given {
+        Some(given) => Some(store::class::any(&app.db, given.class).await?),
+        None => None,
+    };
+    let (of_class, is_open) = (class.is_some(), class.is_some_and(|class| class.is_open));
     let nobody = || DeskView {
         title: title.clone(),
         student: None,
@@ -266,6 +272,7 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         written: Vec::new(),
         pictures: false,
         of_class,
+        is_open,
         assigned: None,
     };
     let Some(id) = desk_of(app, session, link, given.as_ref()).await? else {
@@ -297,6 +304,10 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
         rungs.iter().enumerate().map(view).collect()
     };
     let rungs = app.pools.judging.run(Asker::student(kept.id, id), views).await?;
+    let mut code = desk.code;
+    if let Some(given) = given.as_ref().filter(|_| is_open) {
+        code = store::class::code_of(&app.db, given.class, id).await?;
+    }
     let written = |w: Written| WrittenView {
         number: w.rung,
         revision: w.revision,
@@ -307,11 +318,12 @@ async fn view(app: &App, session: &Session, link: &str) -> Result<DeskView, ApiE
     Ok(DeskView {
         title: kept.title,
         student: Some(desk.student),
-        code: Some(desk.code).filter(|code| !code.is_empty()),
+        code: Some(code).filter(|code| !code.is_empty()),
         rungs,
         written: desk.written.into_iter().map(written).collect(),
         pictures: kept.hints == STRONGEST_HINT && !waits,
-        of_class: given.is_some(),
+        of_class,
+        is_open,
         assigned,
     })
 }
@@ -405,9 +417,8 @@ async fn join_desk(
     let (kept, given) = opened(&app, &link).await?;
     if let Some(given) = given {
         let class = store::class::any(&app.db, given.class).await?;
-        let code = joining.code.as_deref().unwrap_or_default();
-        let student = let_in(&app, &class, address, &session, code).await?;
-        session::enter(&session, given.class, Some(student)).await?;
+        let Joining { name, code } = joining;
+        come_in(&app, &class, address, &session, code.as_deref(), Some(&name)).await?;
         return Ok(Json(view(&app, &session, &link).await?));
     }
     let name = joining.name.split_whitespace().collect::<Vec<_>>().join(" ");

@@ -4,6 +4,7 @@ use crate::address::Address;
 use crate::app::App;
 use crate::error::{ApiError, Failure};
 use crate::extract::{Body, Path};
+use crate::routes::classes::checked_name;
 use crate::session;
 use axum::Json;
 use axum::extract::State;
@@ -28,6 +29,10 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 /// Tries of a code from one browser, and from one address, which may be a whole school's.
 pub(crate) const CODES_OF_BROWSER: Allowed = Allowed { times: 20, seconds: 3_600 };
 pub(crate) const CODES_OF_ADDRESS: Allowed = Allowed { times: 300, seconds: 3_600 };
+
+/// Who add themselves from one browser, which may be one of a class's few, and from one address.
+const ADDED_FROM_BROWSER: Allowed = Allowed { times: 12, seconds: 3_600 };
+const ADDED_FROM_ADDRESS: Allowed = Allowed { times: 250, seconds: 3_600 };
 
 /// Where an assignment stands for a student.
 #[derive(Serialize, ToSchema)]
@@ -64,6 +69,11 @@ struct StudentPage {
     title: String,
     #[serde(skip_serializing_if = "Option::is_none")]
     student: Option<String>,
+    /// The code that brings them back from another device, where they added themselves.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    code: Option<String>,
+    /// Whether a first name is enough to be added.
+    is_open: bool,
     assignments: Vec<StudentAssignment>,
 }
 
@@ -76,7 +86,14 @@ async fn class_of(app: &App, link: &str) -> Result<Class, ApiError> {
 
 async fn page(app: &App, session: &Session, link: &str) -> Result<StudentPage, ApiError> {
     let class = class_of(app, link).await?;
-    let nobody = StudentPage { title: class.title.clone(), student: None, assignments: Vec::new() };
+    let is_open = class.is_open;
+    let nobody = StudentPage {
+        title: class.title.clone(),
+        student: None,
+        code: None,
+        is_open,
+        assignments: Vec::new(),
+    };
     let Some(id) = session::student(session, class.id).await? else { return Ok(nobody) };
     let student = match class::student(&app.db, class.id, id).await {
         Ok(student) => student,
@@ -88,7 +105,8 @@ async fn page(app: &App, session: &Session, link: &str) -> Result<StudentPage, A
     for one in all.into_iter().filter(|one| one.is_for(id)) {
         assignments.push(of_student(app, one, id).await?);
     }
-    Ok(StudentPage { title: class.title, student: Some(student.name), assignments })
+    let code = is_open.then_some(student.code);
+    Ok(StudentPage { title: class.title, student: Some(student.name), code, is_open, assignments })
 }
 
 async fn of_student(
@@ -128,31 +146,76 @@ async fn look_at_class(
     Ok(Json(page(&app, &session, &link).await?))
 }
 
-/// A student's personal code.
+/// Who comes in to a class: by their code, or, where it is open, by a first name.
 #[derive(Deserialize, ToSchema)]
-struct PersonalCode {
-    code: String,
+struct ComingIn {
+    #[serde(default)]
+    code: Option<String>,
+    #[serde(default)]
+    name: Option<String>,
 }
 
-/// Lets a student in with their code.
+/// Lets a student in with their code; to an open class whoever gives a first name.
 #[utoipa::path(post, path = "/api/class/{link}/enter", params(("link" = String, Path)),
-    request_body = PersonalCode,
+    request_body = ComingIn,
     responses((status = 200, body = StudentPage), (status = "default", body = Failure)))]
 async fn enter_class(
     State(app): State<App>,
     address: Address,
     session: Session,
     Path(link): Path<String>,
-    Body(given): Body<PersonalCode>,
+    Body(given): Body<ComingIn>,
 ) -> Result<Json<StudentPage>, ApiError> {
     let class = class_of(&app, &link).await?;
-    let student = let_in(&app, &class, address, &session, &given.code).await?;
-    session::enter(&session, class.id, Some(student)).await?;
+    let ComingIn { code, name } = given;
+    come_in(&app, &class, address, &session, code.as_deref(), name.as_deref()).await?;
     Ok(Json(page(&app, &session, &link).await?))
 }
 
+/// Lets somebody in to a class by their code, or by a first name where it is open.
+pub(crate) async fn come_in(
+    app: &App,
+    class: &Class,
+    address: Address,
+    session: &Session,
+    code: Option<&str>,
+    name: Option<&str>,
+) -> Result<(), ApiError> {
+    let code = code.map(str::trim).filter(|code| !code.is_empty());
+    let student = match (code, name) {
+        (None, Some(name)) if class.is_open => {
+            add(app, class, address, session, &checked_name(name)?).await?
+        }
+        _ => let_in(app, class, address, session, code.unwrap_or_default()).await?,
+    };
+    session::enter(session, class.id, Some(student)).await
+}
+
+/// Adds somebody to an open class.
+async fn add(
+    app: &App,
+    class: &Class,
+    address: Address,
+    session: &Session,
+    name: &str,
+) -> Result<store::StudentId, ApiError> {
+    let (id, now) = (class.id, session::now());
+    attempt::count(&app.db, &format!("added {id} {address}"), ADDED_FROM_ADDRESS, now).await?;
+    if let Some(browser) = session.id() {
+        attempt::count(&app.db, &format!("added {id} {browser}"), ADDED_FROM_BROWSER, now).await?;
+    }
+    class::join(&app.db, id, name).await.map_err(|error| match error {
+        StoreError::Taken => ApiError::taken(
+            "Somebody with this name is here already. If that is you, type your code. \
+             If not, add a letter of your family name.",
+        ),
+        StoreError::Full => ApiError::bad("There is room for 200 here. Tell your teacher."),
+        other => other.into(),
+    })
+}
+
 /// The student of a class who has that code; tries are counted.
-pub(crate) async fn let_in(
+async fn let_in(
     app: &App,
     class: &Class,
     address: Address,

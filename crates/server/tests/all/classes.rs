@@ -378,6 +378,62 @@ async fn students_are_renamed_hidden_put_together_and_deleted() {
 }
 
 #[tokio::test]
+async fn whoever_has_the_link_of_an_open_class_adds_themselves() {
+    let given = given(rules("at_once")).await;
+    let orla = &given.orla;
+    let ladder = given.handed().await["assignment"]["ladder"].clone();
+    let new = json!({"ladder": ladder, "rules": rules("at_once")});
+    let made = orla.ask("POST", "/api/assignments", Some(new)).await["id"].clone();
+    let path = format!("/api/assignments/{made}");
+    let view = orla.ask("GET", &path, None).await;
+    let desk = format!("/api{}", view["assignment"]["desk"].as_str().expect("an address"));
+    let class = orla.ask("GET", &format!("/api/classes/{}", view["class"]), None).await;
+    assert_eq!((&class["is_open"], &class["title"]), (&json!(true), &json!("Climb")));
+    assert_eq!(class["students"], json!([]));
+
+    let mut mia = nobody(orla);
+    let seated = mia.ask("GET", &desk, None).await;
+    assert_eq!((&seated["of_class"], &seated["is_open"]), (&json!(true), &json!(true)));
+    let join = format!("{desk}/join");
+    for bad in ["", "   ", "\u{200b}", &"x".repeat(41)] {
+        let (status, _) = mia.refused("POST", &join, json!({"name": bad})).await;
+        assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY);
+    }
+    let (_, seated, cookie) = mia.raw("POST", &join, Some(json!({"name": " Mia  R "}))).await;
+    let seated: Value = serde_json::from_slice(&seated).expect("JSON");
+    assert_eq!(seated["student"], json!("Mia R"));
+    mia.cookie = cookie.expect("a cookie");
+    let line = json!({"based_on": 0, "lines": [{"text": "x = 1000"}]});
+    mia.ask("PUT", &format!("{desk}/rungs/1"), Some(line)).await;
+    // Her name is taken now, by any writing; her code brings her back, to the desk and to the page.
+    let other = nobody(orla);
+    let (status, says) = other.refused("POST", &join, json!({"name": "mia r"})).await;
+    assert_eq!(status, StatusCode::CONFLICT, "{says}");
+    let page =
+        seated["assigned"]["page"].as_str().expect("a page").replace("/class/", "/api/class/");
+    let back = json!({"code": seated["code"]});
+    let (_, own, _) = other.raw("POST", &format!("{page}/enter"), Some(back)).await;
+    let own: Value = serde_json::from_slice(&own).expect("JSON");
+    assert_eq!((&own["student"], &own["code"]), (&json!("Mia R"), &seated["code"]));
+    assert_eq!(own["assignments"].as_array().map(Vec::len), Some(1));
+    assert_eq!(orla.ask("GET", &path, None).await["work"][0]["name"], json!("Mia R"));
+    // A class that is not open takes nobody in by a name; closed later, it keeps those who are in.
+    let enter = format!("{}/enter", given.page);
+    other.refused("POST", &enter, json!({"name": "Mallory"})).await;
+    let closed =
+        json!({"title": "Climb", "grade": 7, "methods": {}, "keep_days": 30, "is_open": false});
+    let (status, ..) =
+        orla.raw("PUT", &format!("/api/classes/{}", view["class"]), Some(closed)).await;
+    assert_eq!(status, StatusCode::NO_CONTENT);
+    other.refused("POST", &join, json!({"name": "Noah"})).await;
+    assert_eq!(mia.ask("GET", &desk, None).await["student"], json!("Mia R"));
+    // Somebody else's ladder is not given.
+    other
+        .refused("POST", "/api/assignments", json!({"ladder": 1, "rules": rules("at_once")}))
+        .await;
+}
+
+#[tokio::test]
 async fn what_came_back_adds_up_and_leads_to_the_next_ladder() {
     let given = given(rules("at_once")).await;
     let (orla, class) = (&given.orla, given.class);

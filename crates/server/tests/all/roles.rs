@@ -157,6 +157,7 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "get /api/classes/{id}/students/{student}/stored",
             "get /api/classes/{id}/students/{student}/card.svg",
             "post /api/classes/{id}/assignments",
+            "post /api/assignments",
             "get /api/classes/{id}/results",
             "get /api/classes/{id}/results.csv",
             "get /api/classes/{id}/results.xlsx",
@@ -220,7 +221,9 @@ fn body(operation: &str) -> Value {
         "post /api/classes/{id}/students" => json!({"names": ["Zed"]}),
         "put /api/classes/{id}/students/{student}" => json!({"name": "Ada", "hidden": false}),
         "post /api/classes/{id}/students/{student}/merge" => json!({"other": 2}),
-        "post /api/classes/{id}/assignments" => json!({"ladder": 1, "rules": rules}),
+        "post /api/classes/{id}/assignments" | "post /api/assignments" => {
+            json!({"ladder": 1, "rules": rules})
+        }
         "post /api/classes/{id}/next" => json!({"minutes": 20, "seed": 1}),
         "put /api/assignments/{id}" => rules,
         "put /api/assignments/{id}/desks/{desk}/rungs/{rung}" => json!({"mark": "right"}),

@@ -4,7 +4,7 @@ use crate::kept::a_lesson_with_a_ladder;
 use desk::{DeskLine, GivenAnswer, judge_with};
 use skills::ladder::Rung;
 use store::assignment::{
-    self, Assignment, AssignmentRules, Feedback, Given, NewAssignment, Remark,
+    self, Assignment, AssignmentRules, Feedback, Given, NewAssignment, Remark, To,
 };
 use store::audit::{self, Event};
 use store::class::{self, ClassSettings, Methods};
@@ -54,7 +54,7 @@ impl World {
     /// The ladder, to be given to a class.
     fn to_give(&self, class: ClassId) -> NewAssignment<'static> {
         let given = Given::Kept(self.ladder, None);
-        NewAssignment { class, given, of_student: None, rules: rules() }
+        NewAssignment { to: To::Class(class), given, rules: rules() }
     }
 
     async fn given(&self) -> Assignment {
@@ -85,6 +85,7 @@ async fn a_class_is_its_teachers_own() {
         grade: 8,
         methods: Methods::from([("equations.linear".into(), "inverse".into())]),
         keep_days: 30,
+        is_open: false,
     };
     class::set(&w.db, w.orla, w.class, &settings).await.expect("set");
     let found = class::find(&w.db, w.orla, w.class).await.expect("there");
@@ -375,10 +376,32 @@ async fn the_log_comes_in_pages_the_latest_first() {
 }
 
 #[tokio::test]
+async fn an_open_class_fills_itself_up_to_its_limit() {
+    let w = world().await;
+    assert!(is_gone(class::join(&w.db, w.class, "Dee").await), "it is not open");
+    let new = NewAssignment { to: To::Link(7), ..w.to_give(w.class) };
+    let id = assignment::create(&w.db, w.orla, new).await.expect("given");
+    let open = assignment::find(&w.db, w.orla, id).await.expect("there").class;
+    let found = class::find(&w.db, w.orla, open).await.expect("there");
+    assert!(found.is_open && found.grade == 7 && open != w.class);
+    let dee = class::join(&w.db, open, "Dee").await.expect("added");
+    assert!(matches!(class::join(&w.db, open, "dee").await, Err(StoreError::Taken)));
+    assert_eq!(class::student(&w.db, open, dee).await.expect("there").name, "Dee");
+    let more: Vec<String> = (1..roster::MOST_STUDENTS).map(|n| format!("Name {n}")).collect();
+    class::take_in(&w.db, w.orla, open, &more).await.expect("kept");
+    assert!(matches!(class::join(&w.db, open, "Zed").await, Err(StoreError::Full)));
+    // Nobody gives somebody else's ladder, and no class is left over from it.
+    let before = class::of_teacher(&w.db, w.other).await.expect("classes").len();
+    let theirs = NewAssignment { to: To::Link(7), ..w.to_give(w.class) };
+    assert!(is_gone(assignment::create(&w.db, w.other, theirs).await));
+    assert_eq!(class::of_teacher(&w.db, w.other).await.expect("classes").len(), before);
+}
+
+#[tokio::test]
 async fn an_assignment_for_one_student_is_nobody_elses() {
     let w = world().await;
     let [ada, bo, _] = w.students[..] else { panic!("three students") };
-    let new = NewAssignment { of_student: Some(ada), ..w.to_give(w.class) };
+    let new = NewAssignment { to: To::Student(w.class, ada), ..w.to_give(w.class) };
     let id = assignment::create(&w.db, w.orla, new).await.expect("given");
     let given = assignment::find(&w.db, w.orla, id).await.expect("there");
     assert!(given.is_for(ada) && !given.is_for(bo));
@@ -386,7 +409,8 @@ async fn an_assignment_for_one_student_is_nobody_elses() {
     assert!(is_gone(assignment::desk(&w.db, &given, bo).await));
     let work = assignment::work(&w.db, w.orla, id).await.expect("work");
     assert_eq!(work.iter().map(|one| one.student).collect::<Vec<_>>(), [ada]);
-    let nobody = NewAssignment { of_student: Some(StudentId(9_999)), ..w.to_give(w.class) };
+    let to = To::Student(w.class, StudentId(9_999));
+    let nobody = NewAssignment { to, ..w.to_give(w.class) };
     assert!(is_gone(assignment::create(&w.db, w.orla, nobody).await));
 }
 

@@ -57,7 +57,7 @@ async fn a_ladder_stands_by_itself_and_is_hung_later() {
 
 #[tokio::test]
 async fn a_ladder_that_is_given_to_a_class_stays() {
-    use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment};
+    use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment, To};
     let w = world().await;
     let id = ladder::create(&w.db, w.orla, None, "A sheet", &a_ladder(), None).await.expect("kept");
     let class = store::class::create(&w.db, w.orla, "7b", 7).await.expect("kept");
@@ -71,7 +71,7 @@ async fn a_ladder_that_is_given_to_a_class_stays() {
         tries: 1,
         fresh: false,
     };
-    let new = NewAssignment { class, given: Given::Kept(id, None), of_student: None, rules };
+    let new = NewAssignment { to: To::Class(class), given: Given::Kept(id, None), rules };
     let given = assignment::create(&w.db, w.orla, new).await.expect("given");
     assert!(matches!(ladder::remove(&w.db, w.orla, id).await, Err(StoreError::Taken)));
     assignment::remove(&w.db, w.orla, given).await.expect("taken back");

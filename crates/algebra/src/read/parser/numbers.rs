@@ -28,7 +28,7 @@ impl<'a> Parser<'a> {
             span = span.join(end);
             self.at += used;
             Written::scientific(digits, exponent)
-        } else if let Some((period, end)) = self.period().filter(|_| !is_whole) {
+        } else if let Some((period, end)) = self.period(digits).filter(|_| !is_whole) {
             span = span.join(end);
             self.at += 3;
             self.notes.push(Note::Repeats(span));
@@ -160,7 +160,7 @@ impl<'a> Parser<'a> {
     }
 
     /// `(6)` right behind the digits, unless something multiplies it.
-    pub(super) fn period(&self) -> Option<(&'a str, Span)> {
+    pub(super) fn period(&self, before: &str) -> Option<(&'a str, Span)> {
         let open = self.peek_at(0)?;
         let (digits, close) = (self.peek_at(1)?, self.peek_at(2)?);
         let T::Number(period) = &digits.kind else { return None };
@@ -168,9 +168,11 @@ impl<'a> Parser<'a> {
             && !open.spaced
             && close.kind == T::Close(')')
             && period.bytes().all(|b| b.is_ascii_digit());
-        let multiplied = self.peek_at(3).is_some_and(|t| {
-            begins_value(&t.kind) || matches!(t.kind, T::Power | T::Superscript(_))
-        });
+        // Behind a bare point nothing else can be meant: `0.(3) m`.
+        let multiplied = !before.ends_with('.')
+            && self.peek_at(3).is_some_and(|t| {
+                begins_value(&t.kind) || matches!(t.kind, T::Power | T::Superscript(_))
+            });
         (fits && !multiplied).then_some((period.as_str(), close.span))
     }
 }

@@ -150,7 +150,7 @@ mod tests {
     fn the_letter_is_gathered_and_taken_out() {
         for (formula, letter, expected) in [
             ("a x + b x = c",         "x", &["x(a + b) = c", "x = c/(a + b)"][..]),
-            ("A = P + P r t",         "P", &["Prt + P = A", "P(rt + 1) = A", "P = A/(rt + 1)"]),
+            ("A = P + P r t",         "P", &["Prt + P = A", "P (rt + 1) = A", "P = A/(rt + 1)"]),
             ("a x + b = c x + d",     "x", &["ax - cx = d - b", "x(a - c) = d - b", "x = (d - b)/(a - c)"]),
             ("y = (x + 1)/(x - 1)",   "x", &["y(x - 1) = x + 1", "xy - y = x + 1", "xy - x = y + 1", "x(y - 1) = y + 1", "x = (y + 1)/(y - 1)"]),
             ("x^2 = a x",             "x", &[]),

@@ -1,0 +1,27 @@
+//! A live lesson: what happens in it, one event after the other, and what the events add up to.
+//!
+//! Whoever has the same events has the same lesson: a server that was started anew, a second one beside it, a student who
+//! comes back. Nothing here looks at a clock; the time of an event is told with it.
+
+mod asked;
+mod event;
+mod given;
+mod groups;
+mod now;
+mod seen;
+mod wanted;
+
+pub use asked::{Asked, AskedView, Offering};
+pub use event::{Event, Happened, Pace, Place, ShownAnswer, Tells};
+pub use given::{BadAnswer, Given, Mark, mark};
+pub use groups::{Group, groups};
+pub use now::{Answered, Now, Question, Seated, Stuck};
+pub use seen::seen;
+pub use wanted::{Wanted, offerings};
+
+/// Most students in one live lesson.
+pub const MOST_SEATS: usize = 400;
+/// Most questions in one live lesson.
+pub const MOST_QUESTIONS: usize = 200;
+/// Longest text that a student gives, in characters.
+pub const LONGEST_TEXT: usize = 600;
