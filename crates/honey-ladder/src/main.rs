@@ -3,6 +3,7 @@
 //! What belongs here: arguments, standard input and output, the demo world. What never does: rules of
 //! the job (they are in `teaching`), routes (they are in `server`).
 
+mod class;
 mod demo;
 mod ladder;
 mod lines;
@@ -44,6 +45,8 @@ enum Command {
     SecondLook(second_look::Options),
     /// Makes a ladder, or lists the skills.
     Ladder(ladder::Options),
+    /// Sends a simulated class into a live lesson.
+    Class(class::Options),
     /// Makes an account, or sets its password anew.
     Teacher(teacher::Options),
 }
@@ -52,6 +55,7 @@ fn main() -> ExitCode {
     let done = match Arguments::parse().command {
         Command::Serve(options) => serve::run(&options),
         Command::Teacher(options) => teacher::run(&options),
+        Command::Class(options) => class::run(&options),
         Command::Check => {
             each(check::answer_line, |says| CheckAnswer::unreadable(Value::Null, says))
         }

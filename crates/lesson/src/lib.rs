@@ -272,7 +272,7 @@ impl Lesson {
 
     /// The pictures on its slides.
     pub fn figures(&self) -> impl Iterator<Item = &Figure> {
-        self.slides.iter().flat_map(|slide| &slide.blocks).flat_map(Block::figures)
+        self.slides.iter().flat_map(Slide::figures)
     }
 
     /// Minutes that the phases are over the length (positive) or short of it (negative).

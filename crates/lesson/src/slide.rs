@@ -4,6 +4,7 @@ use super::blocks::{Block, BlockKind};
 use super::{BadLesson, LONGEST_TEXT, PhaseKind, fits};
 use serde::{Deserialize, Serialize};
 use std::iter::Sum;
+use teaching::figure::Figure;
 use teaching::verdict::VerdictWord;
 use utoipa::ToSchema;
 
@@ -54,6 +55,11 @@ impl Slide {
             blocks,
             comes: Vec::new(),
         }
+    }
+
+    /// Its pictures.
+    pub fn figures(&self) -> impl Iterator<Item = &Figure> {
+        self.blocks.iter().flat_map(Block::figures)
     }
 
     /// What was proved on it.

@@ -9,15 +9,15 @@ mod given;
 mod groups;
 mod now;
 mod seen;
-mod wanted;
+mod to_ask;
 
-pub use asked::{Asked, AskedView, Offering};
-pub use event::{Event, Happened, Pace, Place, ShownAnswer, Tells};
-pub use given::{BadAnswer, Given, Mark, mark};
-pub use groups::{Group, groups};
+pub use asked::{ClassQuestion, ClassQuestionView, Offering};
+pub use event::{Event, Happened, LessonPlace, Pace, ShownAnswer, Tells};
+pub use given::{AnswerMark, BadAnswer, Given, mark};
+pub use groups::{Group, WrittenAs, groups};
 pub use now::{Answered, Now, Question, Seated, Stuck};
 pub use seen::seen;
-pub use wanted::{Wanted, offerings};
+pub use to_ask::{ToAsk, offerings};
 
 /// Most students in one live lesson.
 pub const MOST_SEATS: usize = 400;

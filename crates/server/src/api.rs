@@ -34,6 +34,8 @@ pub(crate) fn routes() -> OpenApiRouter<App> {
         .merge(routes::results::router())
         .merge(routes::sharing::router())
         .merge(routes::students::router())
+        .merge(routes::live::router())
+        .merge(routes::join::router())
         .route("/api/{*rest}", axum::routing::any(routes::nothing_here))
 }
 

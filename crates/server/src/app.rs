@@ -2,6 +2,7 @@
 
 use crate::address::Address;
 use crate::error::ApiError;
+use crate::live::Rooms;
 use crate::session::SignedIn;
 use crate::work::{Asker, Pool};
 use serde::{Deserialize, Serialize};
@@ -26,6 +27,7 @@ const THREADS: usize = 2;
 pub struct App {
     pub(crate) db: Db,
     pub(crate) pools: Arc<Pools>,
+    pub(crate) rooms: Arc<Rooms>,
     pub(crate) site: Arc<Site>,
 }
 
@@ -77,7 +79,8 @@ impl App {
             sheets: Pool::whole(SHEETS),
             hashes: Pool::whole(HASHES),
         };
-        Self { db, pools: Arc::new(pools), site: Arc::new(site) }
+        let rooms = Rooms::new(db.clone());
+        Self { db, pools: Arc::new(pools), rooms, site: Arc::new(site) }
     }
 
     /// Who may make an account here: everybody while nothing else is set.

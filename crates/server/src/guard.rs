@@ -20,7 +20,7 @@ use tokio::sync::Semaphore;
 
 const POLICY: &str = "default-src 'self'; script-src 'self'; style-src 'self'; \
     style-src-attr 'unsafe-inline'; font-src 'self' data:; img-src 'self' data:; \
-    object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
 /// What a browser offers and the page never asks for.
 const PERMISSIONS: &str = "camera=(), microphone=(), geolocation=(), payment=(), usb=(), serial=(), \
@@ -41,7 +41,7 @@ fn reads_only(method: &Method) -> bool {
 }
 
 /// Whether the page that asks is of the host that is asked; a program without a page has no origin.
-fn is_ours(headers: &HeaderMap) -> bool {
+pub(crate) fn is_ours(headers: &HeaderMap) -> bool {
     let text = |name: HeaderName| headers.get(name).and_then(|value| value.to_str().ok());
     let host = text(HOST);
     text(ORIGIN).is_none_or(|origin| origin.split_once("://").map(|(_, from)| from) == host)

@@ -9,6 +9,7 @@ mod app;
 mod error;
 mod extract;
 mod guard;
+mod live;
 mod outbox;
 pub mod password;
 mod routes;

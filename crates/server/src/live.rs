@@ -5,7 +5,7 @@
 
 mod room;
 
-pub(crate) use room::{Room, by_teacher, now_ms};
+pub(crate) use room::{Room, Sent, by_teacher, now_ms};
 
 use crate::error::ApiError;
 use std::collections::HashMap;

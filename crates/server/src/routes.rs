@@ -10,8 +10,10 @@ pub(crate) mod desks;
 pub(crate) mod examples;
 pub(crate) mod history;
 pub(crate) mod images;
+pub(crate) mod join;
 pub(crate) mod ladders;
 pub(crate) mod lessons;
+pub(crate) mod live;
 pub(crate) mod results;
 pub(crate) mod scenarios;
 pub(crate) mod second_look;
@@ -22,6 +24,8 @@ pub(crate) mod skills;
 pub(crate) mod students;
 
 use crate::error::ApiError;
+use crate::guard;
+use axum::http::HeaderMap;
 
 /// Answers what is asked of an address in a way that it does not know.
 pub(crate) async fn not_in_this_way() -> ApiError {
@@ -32,4 +36,14 @@ pub(crate) async fn not_in_this_way() -> ApiError {
 /// Answers every address of the API that is none.
 pub(crate) async fn nothing_here() -> ApiError {
     ApiError::not_found("There is nothing at this address.")
+}
+
+/// Lets only a page of this site listen: a browser tells which page opens a socket, and asks nobody whether it may.
+pub(crate) fn own_page(headers: &HeaderMap) -> Result<(), ApiError> {
+    if guard::is_ours(headers) {
+        return Ok(());
+    }
+    let says = "This was asked from another page. Open Honey Ladder itself and try again.";
+    let status = axum::http::StatusCode::FORBIDDEN;
+    Err(ApiError::new(status, crate::error::FailureKind::Bad, says))
 }

@@ -3,9 +3,9 @@
 use axum::Router;
 use axum::extract::ConnectInfo;
 use hyper::body::Incoming;
-use hyper::server::conn::http1;
 use hyper::service::service_fn;
-use hyper_util::rt::{TokioIo, TokioTimer};
+use hyper_util::rt::{TokioExecutor, TokioIo, TokioTimer};
+use hyper_util::server::conn::auto::Builder;
 use hyper_util::server::graceful::GracefulShutdown;
 use std::net::SocketAddr;
 use std::pin::pin;
@@ -69,13 +69,11 @@ fn talk(
         request.extensions_mut().insert(ConnectInfo(from));
         router.clone().oneshot(request)
     });
-    let connection = http1::Builder::new()
-        .timer(TokioTimer::new())
-        .header_read_timeout(HEAD)
-        .max_buf_size(LONGEST_HEAD)
-        .serve_connection(TokioIo::new(stream), answer)
-        .with_upgrades();
-    let connection = connections.watch(connection);
+    let mut builder = Builder::new(TokioExecutor::new()).http1_only();
+    builder.http1().timer(TokioTimer::new()).header_read_timeout(HEAD).max_buf_size(LONGEST_HEAD);
+    // A socket of a live lesson begins as a request.
+    let connection = builder.serve_connection_with_upgrades(TokioIo::new(stream), answer);
+    let connection = connections.watch(connection.into_owned());
     tokio::spawn(async move {
         let _place = place;
         if let Err(error) = connection.await {

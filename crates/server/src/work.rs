@@ -12,7 +12,7 @@ use std::net::IpAddr;
 use std::sync::Arc;
 use std::sync::atomic::{AtomicBool, Ordering};
 use std::time::{Duration, Instant};
-use store::{DeskId, LadderId, TeacherId};
+use store::{DeskId, LadderId, LiveId, StudentId, TeacherId};
 use turns::{Full, Turns};
 
 /// Who asks. Turns go from crowd to crowd, and in each from one to the next.
@@ -26,6 +26,7 @@ pub(crate) struct Asker {
 enum Crowd {
     Teacher(TeacherId),
     Ladder(LadderId),
+    Live(LiveId),
     /// Somebody who is not known yet, from an address.
     Address(IpAddr),
 }
@@ -39,6 +40,11 @@ impl Asker {
     /// A student at a desk.
     pub(crate) const fn student(ladder: LadderId, desk: DeskId) -> Self {
         Self { crowd: Crowd::Ladder(ladder), one: desk.0 }
+    }
+
+    /// A student in a live lesson.
+    pub(crate) const fn seat(live: LiveId, student: StudentId) -> Self {
+        Self { crowd: Crowd::Live(live), one: student.0 }
     }
 
     /// Somebody at an address.

@@ -5,6 +5,7 @@ import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { api, reply, type ClassView } from '@/api/client'
 import ClassSettings from '@/components/ClassSettings.vue'
+import LivePast from '@/live/LivePast.vue'
 import FailureNote from '@/components/FailureNote.vue'
 import GiveLadder from '@/components/GiveLadder.vue'
 import RosterImport from '@/components/RosterImport.vue'
@@ -60,6 +61,7 @@ onMounted(load)
               <span class="soft">{{ classWords.rungs(one.rungs) }} · {{ one.rules.due ? classWords.dueOn(dayOf(one.rules.due)) : classWords.noDue }}</span>
             </li>
           </ul>
+          <live-past :of-class="id" />
         </el-tab-pane>
         <el-tab-pane :label="classWords.settings" name="settings" lazy><class-settings :view="view" @changed="load" /></el-tab-pane>
       </el-tabs>

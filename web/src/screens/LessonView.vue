@@ -15,6 +15,7 @@ import ShareDialog from '@/components/ShareDialog.vue'
 import StaleChoice from '@/components/StaleChoice.vue'
 import SlideRow from '@/components/SlideRow.vue'
 import VersionsDialog from '@/components/VersionsDialog.vue'
+import LivePast from '@/live/LivePast.vue'
 import { offerCommands } from '@/composables/useCommands'
 import { useLesson } from '@/composables/useLesson'
 import { useSecondLook } from '@/composables/useSecondLook'
@@ -201,6 +202,7 @@ async function show(): Promise<void> {
 
       <send-slide v-if="sending" :slide="sending.slide" :from="id" :moves="sending.moves" @close="sending = undefined" @sent="sent" />
       <ladder-list :ladders="ladders" :lesson="id" />
+      <live-past :lesson="id" />
       <share-dialog v-model="sharing" :lesson="id" />
       <versions-dialog v-model="history" :lesson="id" :revision="revision" @restored="restored" />
 

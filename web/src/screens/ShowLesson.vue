@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The lesson on the wall: one slide, revealed step by step, with ink over it and the clock below it. */
 import { ElMessageBox } from 'element-plus'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type Drawing, type Failure, type LessonView } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
@@ -11,6 +11,7 @@ import SlideJump from '@/components/SlideJump.vue'
 import SpareBoard from '@/components/SpareBoard.vue'
 import WallInk from '@/components/WallInk.vue'
 import WallNumbers from '@/components/WallNumbers.vue'
+import LiveOnWall from '@/live/LiveOnWall.vue'
 import { useShow } from '@/composables/useShow'
 import { shownTime, useClock } from '@/wall/clock'
 import { useInk, type Tool } from '@/wall/ink'
@@ -33,6 +34,7 @@ const keys = ref(false)
 const board = ref(false)
 const boardLines = ref([''])
 const numbers = ref(false)
+const live = useTemplateRef('live')
 const { slides, at, shown, slide, reveal, total, ended, spoken, next, back, jump } = useShow(view, props.from)
 const { tool, strokes, isDrawn, add, undo, wipe, keep, drop } = useInk(props.id, () => slide.value?.id)
 const { elapsed, left, restart } = useClock(props.id, lesson, at)
@@ -108,6 +110,7 @@ const keysOf: Keys = {
   l: () => pick('pointer'),
   u: undo,
   s: () => (board.value = true),
+  c: () => live.value?.toggleCode(),
   n: () => (numbers.value = Boolean(example.value) && !numbers.value),
   '+': () => zoom.by(1.25),
   '-': () => zoom.by(0.8),
@@ -143,6 +146,7 @@ useWallKeys(keysOf, next, () => jumping.value)
           <button v-if="strokes.length" type="button" @click="undo">{{ wallWords.undo }}</button>
           <button v-if="strokes.length" type="button" @click="wipe">{{ wallWords.wipe }}</button>
         </span>
+        <live-on-wall ref="live" :lesson="id" :at="at" :shown="shown" @go="(slideAt, step) => (jump(slideAt), (shown = step))" />
         <button type="button" @click="board = true">{{ wallWords.board }}</button>
         <button v-if="example" type="button" :aria-expanded="numbers" @click="numbers = !numbers">{{ wallWords.numbers }}</button>
         <button type="button" @click="beside">{{ wallWords.beside }}</button>

@@ -7,6 +7,7 @@ import FailureNote from '@/components/FailureNote.vue'
 import SignInFrame from '@/components/SignInFrame.vue'
 import { useTeacher } from '@/composables/useTeacher'
 import { words } from '@/words'
+import { joinWords } from '@/words/live'
 
 const route = useRoute()
 const router = useRouter()
@@ -55,6 +56,7 @@ async function go(): Promise<void> {
       <p class="ways">
         <router-link v-if="site && site.sign_up !== 'closed'" :to="{ name: 'sign-up' }">{{ words.signIn.make }}</router-link>
         <router-link :to="{ name: 'forgot' }">{{ words.signIn.forgot }}</router-link>
+        <router-link :to="{ name: 'join-code' }">{{ joinWords.title }}</router-link>
       </p>
   </sign-in-frame>
 </template>

@@ -35,6 +35,7 @@ export const wallWords = {
     ['B or .', 'blank'],
     ['P, H, L', 'pen, highlighter, pointer; again to put it down'],
     ['U', 'undo the last stroke'],
+    ['C', 'open to the class, show the code'],
     ['S', 'spare board'],
     ['N', 'other numbers in the example'],
     ['+ and −, or turn the wheel', 'larger, smaller; drag to move'],

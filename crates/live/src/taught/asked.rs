@@ -10,7 +10,7 @@ use utoipa::ToSchema;
 /// What the class is asked.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(tag = "by", rename_all = "snake_case")]
-pub enum Asked {
+pub enum ClassQuestion {
     /// To be answered in one's own words, or in mathematics.
     Open {
         /// What is asked; mathematics stands between dollar signs.
@@ -60,12 +60,12 @@ pub struct Offering {
     /// What is asked.
     pub prompt: String,
     /// The question itself.
-    pub asked: Asked,
+    pub asked: ClassQuestion,
 }
 
 /// A question as students see it: nothing of what is right.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
-pub struct AskedView {
+pub struct ClassQuestionView {
     /// `open`, `choice`, `true_or_false`, `rung` or `drawing`.
     pub by: &'static str,
     /// What is asked.
@@ -84,7 +84,7 @@ pub struct AskedView {
     pub working: Vec<String>,
 }
 
-impl Asked {
+impl ClassQuestion {
     /// What is asked, in words.
     #[must_use]
     pub fn prompt(&self) -> &str {
@@ -167,7 +167,7 @@ impl Asked {
 
     /// As students see it.
     #[must_use]
-    pub fn view(&self) -> AskedView {
+    pub fn view(&self) -> ClassQuestionView {
         let by = match self {
             Self::Open { .. } => "open",
             Self::Choice { .. } => "choice",
@@ -180,7 +180,7 @@ impl Asked {
             _ => None,
         };
         let flawed = rung.and_then(|rung| rung.flawed.as_ref());
-        AskedView {
+        ClassQuestionView {
             by,
             prompt: self.prompt().to_owned(),
             choices: match self {
@@ -206,20 +206,22 @@ impl Offering {
             Block::Question(question) => {
                 let prompt = question.prompt.clone();
                 match &question.asks {
-                    Asks::Open { answer } => Asked::Open { prompt, answer: answer.clone() },
-                    Asks::Choice { choices } => Asked::Choice {
+                    Asks::Open { answer } => ClassQuestion::Open { prompt, answer: answer.clone() },
+                    Asks::Choice { choices } => ClassQuestion::Choice {
                         prompt,
                         choices: choices.iter().map(|choice| choice.text.clone()).collect(),
                         right: (0..choices.len()).filter(|&at| choices[at].right).collect(),
                     },
                     Asks::TrueOrFalse { is_true, why } => {
-                        Asked::TrueOrFalse { prompt, is_true: *is_true, why: why.clone() }
+                        ClassQuestion::TrueOrFalse { prompt, is_true: *is_true, why: why.clone() }
                     }
                 }
             }
-            Block::Practice(practice) => Asked::Rung { rung: practice.rung.clone() },
-            Block::Talk(talk) => Asked::Open { prompt: talk.prompt.clone(), answer: String::new() },
-            Block::Picture(picture) => Asked::Drawing {
+            Block::Practice(practice) => ClassQuestion::Rung { rung: practice.rung.clone() },
+            Block::Talk(talk) => {
+                ClassQuestion::Open { prompt: talk.prompt.clone(), answer: String::new() }
+            }
+            Block::Picture(picture) => ClassQuestion::Drawing {
                 prompt: String::from("Draw on it what you see."),
                 figure: Some(picture.figure.clone()),
             },

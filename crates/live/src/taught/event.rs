@@ -1,20 +1,22 @@
 //! The events of a live lesson.
 
-use super::asked::Asked;
-use super::given::{Given, Mark};
+use super::asked::ClassQuestion;
+use super::given::{AnswerMark, Given};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 /// A place in the lesson.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, ToSchema)]
-pub struct Place {
+#[derive(
+    Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize, ToSchema,
+)]
+pub struct LessonPlace {
     /// Which slide, from 0.
     pub slide: u16,
     /// Which of its moments, from 1.
     pub step: u16,
 }
 
-impl Default for Place {
+impl Default for LessonPlace {
     fn default() -> Self {
         Self { slide: 0, step: 1 }
     }
@@ -71,7 +73,7 @@ pub enum Event {
     /// The wall moved.
     Moved {
         /// To where.
-        place: Place,
+        place: LessonPlace,
     },
     /// Somebody else decides now where students stand.
     Paced {
@@ -83,12 +85,10 @@ pub enum Event {
         /// Whether they look up.
         paused: bool,
     },
-    /// The class is asked something.
+    /// The class is asked something; it has the next number.
     Asked {
-        /// Its number: one more for each question.
-        question: u32,
         /// What.
-        asked: Box<Asked>,
+        asked: Box<ClassQuestion>,
         /// When they see what is said of it.
         #[serde(default)]
         tells: Tells,
@@ -146,7 +146,7 @@ pub enum Event {
     /// A student went to another place by themselves.
     At {
         /// Where.
-        place: Place,
+        place: LessonPlace,
     },
     /// A student answered.
     Gave {
@@ -155,7 +155,7 @@ pub enum Event {
         /// What.
         given: Given,
         /// What is said of it.
-        mark: Box<Mark>,
+        mark: Box<AnswerMark>,
     },
     /// A student raised a hand, or lowered it.
     Hand {

@@ -1,15 +1,15 @@
 //! What a student answers, and what is said of it.
 
 use super::LONGEST_TEXT;
-use super::asked::Asked;
+use super::asked::ClassQuestion;
 use algebra::{Line, StepVerdict, compare, read_line};
 use desk::{DeskLine, GivenAnswer, JudgedLine, Judgement, MOST_LINES, judge_with};
 use serde::{Deserialize, Serialize};
 use teaching::verdict::VerdictWord;
 use utoipa::ToSchema;
 
-/// Most points in one drawing.
-const MOST_POINTS: usize = 4_000;
+/// Most numbers in one drawing: two for each point.
+const MOST_POINTS: usize = 8_000;
 /// Longest line of a working, in bytes.
 const LONGEST_LINE: usize = 2_000;
 
@@ -44,10 +44,10 @@ pub enum Given {
         #[serde(default)]
         answer: Option<GivenAnswer>,
     },
-    /// Strokes, each a row of points in thousandths of the width of what was drawn on.
+    /// Strokes, each a row of points, across and down in turn, in thousandths of the width of what was drawn on.
     Drawing {
         /// The strokes.
-        strokes: Vec<Vec<(i16, i16)>>,
+        strokes: Vec<Vec<i16>>,
     },
 }
 
@@ -57,7 +57,7 @@ pub struct BadAnswer(pub &'static str);
 
 /// What is said of an answer.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
-pub struct Mark {
+pub struct AnswerMark {
     /// Whether it is right; absent where nothing is, or where it cannot be told.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub right: Option<bool>,
@@ -74,7 +74,7 @@ pub struct Mark {
     pub judgement: Option<Judgement>,
 }
 
-impl Mark {
+impl AnswerMark {
     fn of(right: Option<bool>, ends: impl Into<String>) -> Self {
         Self {
             right,
@@ -91,23 +91,25 @@ impl Given {
     ///
     /// # Errors
     /// What to do about it.
-    pub fn check(&self, asked: &Asked) -> Result<(), BadAnswer> {
+    pub fn check(&self, asked: &ClassQuestion) -> Result<(), BadAnswer> {
         let short = |text: &str| text.chars().count() <= LONGEST_TEXT;
         let says = match (self, asked) {
-            (Self::Text { text }, Asked::Open { .. }) if text.trim().is_empty() => {
+            (Self::Text { text }, ClassQuestion::Open { .. }) if text.trim().is_empty() => {
                 "Type your answer first."
             }
-            (Self::Text { text }, Asked::Open { .. }) if short(text) => return Ok(()),
-            (Self::Text { .. }, Asked::Open { .. }) | (Self::Judged { .. }, _)
+            (Self::Text { text }, ClassQuestion::Open { .. }) if short(text) => return Ok(()),
+            (Self::Text { .. }, ClassQuestion::Open { .. }) | (Self::Judged { .. }, _)
                 if !self.is_short() =>
             {
                 "Keep it to 600 letters."
             }
-            (Self::Choice { choice }, Asked::Choice { choices, .. }) if *choice < choices.len() => {
+            (Self::Choice { choice }, ClassQuestion::Choice { choices, .. })
+                if *choice < choices.len() =>
+            {
                 return Ok(());
             }
-            (Self::Judged { .. }, Asked::TrueOrFalse { .. }) => return Ok(()),
-            (Self::Desk { lines, answer }, Asked::Rung { .. }) => {
+            (Self::Judged { .. }, ClassQuestion::TrueOrFalse { .. }) => return Ok(()),
+            (Self::Desk { lines, answer }, ClassQuestion::Rung { .. }) => {
                 let long = |line: &DeskLine| line.text.len() > LONGEST_LINE;
                 let empty = |answer: &GivenAnswer| answer.is_empty();
                 if lines.len() > MOST_LINES || lines.iter().any(long) {
@@ -123,7 +125,7 @@ impl Given {
                     return Ok(());
                 }
             }
-            (Self::Drawing { strokes }, Asked::Drawing { .. }) => {
+            (Self::Drawing { strokes }, ClassQuestion::Drawing { .. }) => {
                 if strokes.iter().map(Vec::len).sum::<usize>() > MOST_POINTS {
                     "This drawing has too many strokes. Take some out."
                 } else {
@@ -147,28 +149,28 @@ impl Given {
 
 /// What is said of an answer that fits its question.
 #[must_use]
-pub fn mark(asked: &Asked, given: &Given) -> Mark {
+pub fn mark(asked: &ClassQuestion, given: &Given) -> AnswerMark {
     match (asked, given) {
-        (Asked::Open { answer, .. }, Given::Text { text }) => of_text(answer, text),
-        (Asked::Choice { choices, right, .. }, Given::Choice { choice }) => {
+        (ClassQuestion::Open { answer, .. }, Given::Text { text }) => of_text(answer, text),
+        (ClassQuestion::Choice { choices, right, .. }, Given::Choice { choice }) => {
             let right = (!right.is_empty()).then(|| right.contains(choice));
-            Mark::of(right, choices.get(*choice).cloned().unwrap_or_default())
+            AnswerMark::of(right, choices.get(*choice).cloned().unwrap_or_default())
         }
-        (Asked::TrueOrFalse { is_true, .. }, Given::Judged { is_true: said, .. }) => {
-            Mark::of(Some(is_true == said), if *said { "True" } else { "False" })
+        (ClassQuestion::TrueOrFalse { is_true, .. }, Given::Judged { is_true: said, .. }) => {
+            AnswerMark::of(Some(is_true == said), if *said { "True" } else { "False" })
         }
-        (Asked::Rung { rung }, Given::Desk { lines, answer }) => {
+        (ClassQuestion::Rung { rung }, Given::Desk { lines, answer }) => {
             let lines: Vec<DeskLine> =
                 lines.iter().filter(|line| !line.text.trim().is_empty()).cloned().collect();
             of_desk(judge_with(rung, &lines, answer.as_ref()))
         }
-        (_, Given::Drawing { .. }) => Mark::of(None, ""),
-        _ => Mark::of(None, ""),
+        (_, Given::Drawing { .. }) => AnswerMark::of(None, ""),
+        _ => AnswerMark::of(None, ""),
     }
 }
 
 /// Mathematics is compared by what it means, words as they stand.
-fn of_text(answer: &str, text: &str) -> Mark {
+fn of_text(answer: &str, text: &str) -> AnswerMark {
     let plain = text.split_whitespace().collect::<Vec<_>>().join(" ");
     let read = read_line(&plain).ok().map(|reading| reading.line);
     let latex = read.as_ref().map(algebra::write::latex_line).unwrap_or_default();
@@ -193,10 +195,10 @@ fn of_text(answer: &str, text: &str) -> Mark {
         }
     };
     let latex = if is_sentence { String::new() } else { latex };
-    Mark { latex, ..Mark::of(is_right, plain) }
+    AnswerMark { latex, ..AnswerMark::of(is_right, plain) }
 }
 
-fn of_desk(judgement: Judgement) -> Mark {
+fn of_desk(judgement: Judgement) -> AnswerMark {
     let last: Option<&JudgedLine> = judgement.answer.as_ref().or(judgement.lines.last());
     let ends = last.map(|line| line.plain.trim().to_owned()).unwrap_or_default();
     let latex = last.map(|line| line.reading.clone()).unwrap_or_default();
@@ -210,5 +212,5 @@ fn of_desk(judgement: Judgement) -> Mark {
     let broken = all().find(|line| line.slip.is_some()).or_else(|| all().find(breaks));
     let slip = broken.map(|line| line.verdict.says.clone()).unwrap_or_default();
     let right = if judgement.answered { Some(true) } else { broken.map(|_| false) };
-    Mark { latex, slip, judgement: Some(judgement), ..Mark::of(right, ends) }
+    AnswerMark { latex, slip, judgement: Some(judgement), ..AnswerMark::of(right, ends) }
 }

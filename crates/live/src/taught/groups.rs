@@ -1,6 +1,6 @@
 //! Answers of a class, put together by what they mean.
 
-use super::given::Mark;
+use super::given::AnswerMark;
 use algebra::{Line, StepVerdict, compare, read_line};
 use serde::Serialize;
 use std::collections::BTreeMap;
@@ -25,18 +25,27 @@ pub struct Group {
     pub slip: String,
     /// Who gave them.
     pub students: Vec<u64>,
-    /// How they were written: each writing, with how many wrote it so.
-    pub forms: Vec<(String, usize)>,
+    /// How they were written.
+    pub forms: Vec<WrittenAs>,
+}
+
+/// One way of writing an answer.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, ToSchema)]
+pub struct WrittenAs {
+    /// As it was read.
+    pub text: String,
+    /// How many wrote it so.
+    pub count: usize,
 }
 
 /// A student, and what was said of their answer.
-type By<'a> = (u64, &'a Mark);
+type By<'a> = (u64, &'a AnswerMark);
 
 /// Puts answers together, the group of the most students first. `unknown` is the letter that is asked for, where there is
 /// one.
 #[must_use]
 pub fn groups<'a>(
-    answers: impl IntoIterator<Item = (u64, &'a Mark)>,
+    answers: impl IntoIterator<Item = (u64, &'a AnswerMark)>,
     unknown: Option<&str>,
 ) -> Vec<Group> {
     // The same writing first: a class of thousands ends in a few dozen things.
@@ -78,7 +87,7 @@ pub fn groups<'a>(
             found.len() - 1
         });
         let group = &mut found[at].0;
-        group.forms.push((ends.to_owned(), who.len()));
+        group.forms.push(WrittenAs { text: ends.to_owned(), count: who.len() });
         group.students.extend(who.iter().map(|(student, _)| *student));
         if group.slip.is_empty() {
             group.slip = most_said(&who);

@@ -1,8 +1,8 @@
 //! What the events of a live lesson add up to.
 
-use super::asked::Asked;
-use super::event::{Event, Happened, Pace, Place, ShownAnswer, Tells};
-use super::given::{Given, Mark};
+use super::asked::ClassQuestion;
+use super::event::{Event, Happened, LessonPlace, Pace, ShownAnswer, Tells};
+use super::given::{AnswerMark, Given};
 use super::{MOST_QUESTIONS, MOST_SEATS};
 use serde::Serialize;
 use std::collections::BTreeMap;
@@ -19,7 +19,7 @@ pub struct Answered {
     /// What.
     pub given: Given,
     /// What is said of it.
-    pub mark: Mark,
+    pub mark: AnswerMark,
     /// How often they answered.
     pub tries: u16,
     /// When, in milliseconds of Unix time.
@@ -36,7 +36,7 @@ pub struct Seated {
     /// Who answers with them; empty for nobody.
     pub partner: String,
     /// Where they went by themselves.
-    pub place: Place,
+    pub place: LessonPlace,
     /// Since when a hand is up, in milliseconds of Unix time.
     pub hand: Option<i64>,
     /// When they did something last.
@@ -49,7 +49,7 @@ pub struct Seated {
 #[derive(Debug, Clone, PartialEq)]
 pub struct Question {
     /// What.
-    pub asked: Asked,
+    pub asked: ClassQuestion,
     /// When they see what is said of their answers.
     pub tells: Tells,
     /// How often they may answer; 0 for as often as they like.
@@ -86,7 +86,7 @@ pub struct Now {
     /// When it was closed.
     pub ended: Option<i64>,
     /// Where the wall stands.
-    pub place: Place,
+    pub place: LessonPlace,
     /// Who decides where students stand.
     pub pace: Pace,
     /// Whether they are to look up.
@@ -136,9 +136,7 @@ impl Now {
             Event::Moved { place } => self.place = *place,
             Event::Paced { pace } => self.pace = *pace,
             Event::Paused { paused } => self.paused = *paused,
-            Event::Asked { question, asked, tells, tries }
-                if self.questions.len() < MOST_QUESTIONS =>
-            {
+            Event::Asked { asked, tells, tries } if self.questions.len() < MOST_QUESTIONS => {
                 // One thing at a time: what was asked before is closed.
                 for before in self.questions.values_mut() {
                     before.closed = true;
@@ -152,7 +150,7 @@ impl Now {
                     told: false,
                     answered: 0,
                 };
-                self.questions.insert(*question, new);
+                self.questions.insert(self.next_question(), new);
                 (self.on_wall, self.shares, self.wonder) = (Vec::new(), None, None);
             }
             Event::Closed { question, closed } => {
@@ -192,7 +190,7 @@ impl Now {
                 let new = || Seated {
                     name: name.clone(),
                     partner: String::new(),
-                    place: Place::default(),
+                    place: LessonPlace::default(),
                     hand: None,
                     last: happened.at,
                     answers: BTreeMap::new(),
@@ -248,7 +246,7 @@ impl Now {
 
     /// Where a student stands: where the teacher does, or where they may have gone by themselves.
     #[must_use]
-    pub fn place_of(&self, student: u64) -> Place {
+    pub fn place_of(&self, student: u64) -> LessonPlace {
         let own = self.students.get(&student).map(|seat| seat.place).unwrap_or_default();
         match self.pace {
             Pace::Together => self.place,
@@ -256,9 +254,9 @@ impl Now {
             Pace::Free => own,
             Pace::Between { first, last } => {
                 if own.slide < first {
-                    Place { slide: first, step: 1 }
+                    LessonPlace { slide: first, step: 1 }
                 } else if own.slide > last {
-                    Place { slide: last, step: 1 }
+                    LessonPlace { slide: last, step: 1 }
                 } else {
                     own
                 }
@@ -268,7 +266,7 @@ impl Now {
 
     /// Whether a student may go there by themselves.
     #[must_use]
-    pub fn may_go(&self, place: Place) -> bool {
+    pub fn may_go(&self, place: LessonPlace) -> bool {
         match self.pace {
             Pace::Together => false,
             Pace::Behind => place <= self.place,
@@ -281,7 +279,7 @@ impl Now {
     ///
     /// # Errors
     /// Why not.
-    pub fn may_answer(&self, student: u64, question: u32) -> Result<&Asked, &'static str> {
+    pub fn may_answer(&self, student: u64, question: u32) -> Result<&ClassQuestion, &'static str> {
         let asked = self.questions.get(&question).ok_or("This question is not asked any more.")?;
         if asked.closed || self.ended.is_some() {
             return Err("This question is closed. Look up at the wall.");

@@ -1,13 +1,14 @@
 //! One live lesson: what it adds up to, and the task that keeps what happens in it.
 
 use crate::error::ApiError;
+use drawing::Scene;
 use lesson::Lesson;
-use live::taught::{Event, Happened, Now, Place};
+use live::taught::{Event, Happened, LessonPlace, MOST_SEATS, Now, Question};
 use std::collections::HashMap;
 use std::sync::{Arc, Mutex, PoisonError, RwLock};
 use std::time::Duration;
 use store::live::{LiveLesson, NewEvent};
-use store::{ClassId, Db, LiveId, StoreError};
+use store::{Db, LiveId, StoreError};
 use time::OffsetDateTime;
 use tokio::sync::{mpsc, oneshot, watch};
 use tokio::time::{Instant, MissedTickBehavior, interval};
@@ -18,6 +19,8 @@ const LOOKS: Duration = Duration::from_millis(100);
 const STAYS: Duration = Duration::from_secs(60);
 /// Most events that are kept in one transaction.
 const TOGETHER: usize = 256;
+/// Most who listen in one room: a few devices for each seat.
+const MOST_LISTENERS: usize = 4 * MOST_SEATS;
 /// Most events that wait to be kept.
 const WAITING: usize = 4_000;
 
@@ -33,13 +36,14 @@ pub(crate) struct Sent {
 /// A live lesson that is going on.
 pub(crate) struct Room {
     pub id: LiveId,
-    pub class: ClassId,
     pub lesson: Arc<Lesson>,
     now: RwLock<Now>,
     told: watch::Sender<Sent>,
     writer: mpsc::Sender<Waiting>,
     /// Slides as students see them, made once for all.
-    slides: Mutex<HashMap<Place, Arc<str>>>,
+    slides: Mutex<HashMap<LessonPlace, Arc<str>>>,
+    /// The pictures of questions, drawn once for all.
+    scenes: Mutex<HashMap<u32, Scene>>,
 }
 
 /// An event that waits to be kept.
@@ -62,12 +66,12 @@ impl Room {
         let (writer, waiting) = mpsc::channel(WAITING);
         let room = Arc::new(Self {
             id: of.id,
-            class: of.class,
             lesson,
             now: RwLock::new(Now::default()),
             told: watch::Sender::new(Sent::default()),
             writer,
             slides: Mutex::new(HashMap::new()),
+            scenes: Mutex::new(HashMap::new()),
         });
         room.catch_up(&db).await?;
         Ok((Arc::clone(&room), Work { db, room, waiting }))
@@ -76,6 +80,11 @@ impl Room {
     /// Looks at the lesson as it stands.
     pub(crate) fn look<T>(&self, at: impl FnOnce(&Now) -> T) -> T {
         at(&self.now.read().unwrap_or_else(PoisonError::into_inner))
+    }
+
+    /// Whether one more may listen.
+    pub(crate) fn has_place(&self) -> Result<(), ApiError> {
+        if self.told.receiver_count() < MOST_LISTENERS { Ok(()) } else { Err(ApiError::busy(5)) }
     }
 
     /// Hears of every event.
@@ -92,13 +101,20 @@ impl Room {
     }
 
     /// A slide as students see it at a place, as JSON that is made once.
-    pub(crate) fn slide(&self, place: Place, make: impl FnOnce() -> String) -> Arc<str> {
+    pub(crate) fn slide(&self, place: LessonPlace, make: impl FnOnce() -> String) -> Arc<str> {
         let known = self.slides.lock().unwrap_or_else(PoisonError::into_inner).get(&place).cloned();
         known.unwrap_or_else(|| {
             let made: Arc<str> = make().into();
             let mut slides = self.slides.lock().unwrap_or_else(PoisonError::into_inner);
             Arc::clone(slides.entry(place).or_insert(made))
         })
+    }
+
+    /// The picture of a question.
+    pub(crate) fn scene(&self, number: u32, question: &Question) -> Option<Scene> {
+        let figure = question.asked.figure()?;
+        let mut scenes = self.scenes.lock().unwrap_or_else(PoisonError::into_inner);
+        Some(scenes.entry(number).or_insert_with(|| drawing::draw(figure)).clone())
     }
 
     /// Adds events that follow on what is known, and tells of them.
@@ -175,8 +191,7 @@ impl Work {
         let numbers = match store::live::append(&self.db, self.room.id, &events, at).await {
             Ok(numbers) => numbers,
             Err(error) => {
-                let (over, says) =
-                    (matches!(error, StoreError::NotFound), "This lesson is over.");
+                let (over, says) = (matches!(error, StoreError::NotFound), "This lesson is over.");
                 if !over {
                     tracing::warn!("live lesson {}: {error}", self.room.id);
                 }

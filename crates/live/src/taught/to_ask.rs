@@ -1,6 +1,6 @@
 //! What a teacher wants to ask: something of the lesson, or something that came up.
 
-use super::asked::{Asked, Offering};
+use super::asked::{ClassQuestion, Offering};
 use super::now::Now;
 use lesson::{Block, Lesson, PracticeOrder, Slide};
 use serde::{Deserialize, Serialize};
@@ -10,7 +10,7 @@ use utoipa::ToSchema;
 /// What is to be asked.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(tag = "from", rename_all = "snake_case")]
-pub enum Wanted {
+pub enum ToAsk {
     /// Something that a slide offers.
     Slide {
         /// Which slide, from 0.
@@ -73,18 +73,18 @@ fn of_block(block: &Block) -> Vec<Offering> {
     let blank = |line: &lesson::example::ExampleLine| {
         let asked = line.asked.as_ref().filter(|asked| !asked.latex.is_empty())?;
         let prompt = format!("Write this line in full: ${}$", asked.latex);
-        let asked = Asked::Open { prompt: prompt.clone(), answer: line.line.math.clone() };
+        let asked = ClassQuestion::Open { prompt: prompt.clone(), answer: line.line.math.clone() };
         Some(Offering { prompt, asked })
     };
     worked.example.working.iter().filter_map(blank).collect()
 }
 
-impl Wanted {
+impl ToAsk {
     /// The question, in a lesson as it stands.
     ///
     /// # Errors
     /// What to do about it, where it cannot be asked.
-    pub fn asked(&self, lesson: &Lesson, now: &Now) -> Result<Asked, String> {
+    pub fn asked(&self, lesson: &Lesson, now: &Now) -> Result<ClassQuestion, String> {
         let asked = match self {
             Self::Slide { slide, nth } => {
                 let slide = lesson.slides.get(usize::from(*slide));
@@ -94,22 +94,26 @@ impl Wanted {
             Self::Typed { text } => {
                 let problem = text.trim().to_owned();
                 match practice(PracticeOrder::Typed { problem }) {
-                    Ok(rung) => Asked::Rung { rung },
-                    Err(_) => Asked::Open { prompt: text.clone(), answer: String::new() },
+                    Ok(rung) => ClassQuestion::Rung { rung },
+                    Err(_) => ClassQuestion::Open { prompt: text.clone(), answer: String::new() },
                 }
             }
-            Self::Choice { prompt, choices, right } => Asked::Choice {
+            Self::Choice { prompt, choices, right } => ClassQuestion::Choice {
                 prompt: prompt.clone(),
                 choices: choices.clone(),
                 right: right.clone(),
             },
-            Self::TrueOrFalse { prompt, is_true } => {
-                Asked::TrueOrFalse { prompt: prompt.clone(), is_true: *is_true, why: String::new() }
+            Self::TrueOrFalse { prompt, is_true } => ClassQuestion::TrueOrFalse {
+                prompt: prompt.clone(),
+                is_true: *is_true,
+                why: String::new(),
+            },
+            Self::Drawing { prompt } => {
+                ClassQuestion::Drawing { prompt: prompt.clone(), figure: None }
             }
-            Self::Drawing { prompt } => Asked::Drawing { prompt: prompt.clone(), figure: None },
             Self::Again { question, seed } => {
                 let asked = now.questions.get(question).map(|question| &question.asked);
-                let Some(Asked::Rung { rung }) = asked else {
+                let Some(ClassQuestion::Rung { rung }) = asked else {
                     return Err("Only a problem has other numbers.".into());
                 };
                 let order = PracticeOrder::Drawn {
@@ -119,9 +123,9 @@ impl Wanted {
                     index: 0,
                     seed: *seed,
                 };
-                Asked::Rung { rung: practice(order)? }
+                ClassQuestion::Rung { rung: practice(order)? }
             }
-            Self::Practice { order } => Asked::Rung { rung: practice(order.clone())? },
+            Self::Practice { order } => ClassQuestion::Rung { rung: practice(order.clone())? },
         };
         asked.check()?;
         Ok(asked)

@@ -1,0 +1,108 @@
+//! How a simulated student answers: as the problem is worked, or with one of its slips.
+
+use lesson::{Block, PracticeOrder};
+use serde_json::{Value, json};
+
+/// Draws without looking back: a small generator, so that every student has one of their own.
+#[derive(Debug, Clone)]
+pub(super) struct Luck(u64);
+
+impl Luck {
+    /// Luck of one's own.
+    pub(super) const fn of(seed: u64) -> Self {
+        Self(seed ^ 0x9e37_79b9_7f4a_7c15)
+    }
+
+    /// A number below `below`, which is not 0.
+    pub(super) fn below(&mut self, below: u64) -> u64 {
+        // xorshift*, of Marsaglia and Vigna.
+        self.0 ^= self.0 >> 12;
+        self.0 ^= self.0 << 25;
+        self.0 ^= self.0 >> 27;
+        (self.0.wrapping_mul(0x2545_f491_4f6c_dd1d) >> 33) % below.max(1)
+    }
+}
+
+/// An answer to a question as students see it; `slips` of a hundred are wrong.
+pub(super) fn answer(asked: &Value, luck: &mut Luck, slips: u8) -> Value {
+    let slips = luck.below(100) < u64::from(slips);
+    let prompt = asked["prompt"].as_str().unwrap_or_default();
+    let strings = |of: &Value| -> Vec<String> {
+        let all = of.as_array().map(Vec::as_slice).unwrap_or_default();
+        all.iter().filter_map(|one| one.as_str().map(str::to_owned)).collect()
+    };
+    match asked["by"].as_str() {
+        Some("choice") => {
+            let count = strings(&asked["choices"]).len().max(1);
+            // Nobody knows which is right: most take the same one.
+            let most = if slips { luck.below(count as u64) } else { 0 };
+            json!({"by": "choice", "choice": most})
+        }
+        Some("true_or_false") => {
+            json!({"by": "judged", "is_true": !slips, "why": if slips { "" } else { "I tried it with numbers." }})
+        }
+        Some("drawing") => {
+            let x = i16::try_from(200 + luck.below(500)).unwrap_or(300);
+            json!({"by": "drawing", "strokes": [[100, 100, x, 400], [x, 400, 900, 120]]})
+        }
+        Some("rung") => {
+            let lines = working(prompt, luck, slips);
+            let lines: Vec<Value> = lines.iter().map(|text| json!({"text": text})).collect();
+            json!({"by": "desk", "lines": lines})
+        }
+        _ => {
+            const WORDS: &[&str] = &[
+                "The brackets.",
+                "I am sure now.",
+                "Once more with minus, please.",
+                "It was fine.",
+            ];
+            let at = usize::try_from(luck.below(WORDS.len() as u64)).unwrap_or(0);
+            json!({"by": "text", "text": WORDS[at]})
+        }
+    }
+}
+
+/// The lines of a working, or where it goes wrong.
+fn working(prompt: &str, luck: &mut Luck, slips: bool) -> Vec<String> {
+    let problem = prompt.replace('$', "");
+    let Ok(Block::Practice(practice)) = (PracticeOrder::Typed { problem }).block() else {
+        return vec![format!("{}", luck.below(20))];
+    };
+    let rung = practice.rung;
+    let wrong: Vec<&String> = rung
+        .choices
+        .iter()
+        .filter(|one| one.text != rung.answer.text)
+        .map(|one| &one.text)
+        .collect();
+    if slips
+        && let Some(one) = wrong.get(usize::try_from(luck.below(wrong.len() as u64)).unwrap_or(0))
+    {
+        return vec![(*one).clone()];
+    }
+    let maths = rung.working.iter().skip(1).filter(|line| line.latex.is_some());
+    let lines: Vec<String> = maths.map(|line| line.math.clone()).collect();
+    if slips { lines.iter().take(1).map(|line| format!("{line} + 1")).collect() } else { lines }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn students_answer_every_kind_and_slip_as_often_as_they_are_told_to() {
+        let mut luck = Luck::of(7);
+        let asked = json!({"by": "rung", "prompt": "expand 3(x + 4)"});
+        let right = answer(&asked, &mut luck, 0);
+        assert!(right.to_string().contains("3x + 12"), "{right}");
+        let wrong = answer(&asked, &mut luck, 100);
+        assert!(!wrong.to_string().contains("3x + 12\""), "{wrong}");
+        for by in ["open", "choice", "true_or_false", "drawing"] {
+            let asked = json!({"by": by, "prompt": "?", "choices": ["A", "B"]});
+            assert!(answer(&asked, &mut luck, 50)["by"].is_string());
+        }
+        let draws: Vec<u64> = (0..200).map(|_| luck.below(10)).collect();
+        assert!((0..10).all(|n| draws.contains(&n)), "every number comes");
+    }
+}
