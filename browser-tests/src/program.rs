@@ -27,6 +27,16 @@ impl Program {
         Self { child, url, scratch }
     }
 
+    /// A second program on the same database, as a second server beside the first.
+    ///
+    /// # Panics
+    /// When it does not start.
+    #[must_use]
+    pub fn beside(&self) -> Beside {
+        let (child, url) = launch(&self.scratch.url);
+        Beside { child, url }
+    }
+
     /// Kills the program outright, as a power cut would.
     ///
     /// # Panics
@@ -70,6 +80,20 @@ impl Program {
 #[must_use]
 pub fn lesson_of(ladder: &store::ladder::KeptLadder) -> store::LessonId {
     ladder.lesson.expect("it hangs on a lesson")
+}
+
+/// A second program. It is killed when this goes.
+pub struct Beside {
+    child: Child,
+    /// Where it serves.
+    pub url: String,
+}
+
+impl Drop for Beside {
+    fn drop(&mut self) {
+        let _ = self.child.kill();
+        let _ = self.child.wait();
+    }
 }
 
 impl Drop for Program {

@@ -7,6 +7,7 @@ mod editing;
 mod everybody;
 mod field;
 mod lesson;
+mod live;
 mod parts;
 mod places;
 mod second_look;

@@ -91,7 +91,14 @@ async fn attend(options: &Options) -> Result<(), String> {
                 150 * u64::try_from(nth).unwrap_or(0).min(60),
             ))
             .await;
-            let mut student = Student::join(site, &code, &name, habits).await?;
+            let joined = Student::join(Arc::clone(&site), &code, &name, habits.clone()).await;
+            let mut student = match joined {
+                Ok(student) => student,
+                // Somebody of that name is in already.
+                Err(_) => {
+                    Student::join(site, &code, &format!("{name} {}", nth + 100), habits).await?
+                }
+            };
             student.attend().await
         });
     }

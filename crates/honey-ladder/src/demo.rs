@@ -2,7 +2,10 @@
 
 mod classes;
 mod lessons;
+mod live;
 mod students;
+
+pub(crate) use students::slip;
 
 use store::lesson::{New, NewLadder};
 use store::{Db, StoreError};
@@ -55,26 +58,34 @@ pub async fn load_when_empty(db: &Db) -> Result<(), DemoError> {
     let hash = server::password::hash(PASSWORD).map_err(|e| DemoError::Lesson(e.to_string()))?;
     store::setting::set(db, SETTING, BEGUN).await?;
     let orla = store::teacher::create(db, SIGN_IN, NAME, &hash).await?;
-    let mut ladders = Vec::new();
+    let (mut ladders, mut taught) = (Vec::new(), None);
     for demo in lessons {
+        let lesson = demo.lesson.clone();
         let mut new = New::from(demo.lesson);
         if let Some((title, plan)) = demo.ladder {
             let ladder = plan.ladder().map_err(|refused| DemoError::Lesson(refused.says))?;
             new.ladders = vec![NewLadder { named: 0, title, ladder, plan: Some(plan) }];
         }
         let made: Vec<_> = new.ladders.iter().map(|new| new.ladder.clone()).collect();
-        let lesson = store::lesson::create(db, orla, new).await?;
-        ladders.extend(store::ladder::of_lesson(db, orla, lesson).await?);
+        let id = store::lesson::create(db, orla, new).await?;
+        ladders.extend(store::ladder::of_lesson(db, orla, id).await?);
+        // The first lesson of the class's own grade was taught live.
+        if lesson.grade == 7 && taught.is_none() {
+            taught = Some((id, lesson));
+        }
         if !demo.is_worked {
             continue;
         }
-        for (hung, ladder) in store::ladder::hung(db, orla, lesson).await?.iter().zip(&made) {
+        for (hung, ladder) in store::ladder::hung(db, orla, id).await?.iter().zip(&made) {
             students::work(db, hung.id, ladder).await?;
         }
     }
     let now = std::time::SystemTime::now().duration_since(std::time::UNIX_EPOCH);
     let now = now.map_or(0, |time| i64::try_from(time.as_secs()).unwrap_or(0));
-    classes::taught(db, orla, &ladders, now).await?;
+    let class = classes::taught(db, orla, &ladders, now).await?;
+    if let Some((id, lesson)) = &taught {
+        live::held(db, orla, class, (*id, lesson), now).await?;
+    }
     store::setting::set(db, SETTING, WHOLE).await?;
     Ok(())
 }

@@ -10,6 +10,7 @@ mod groups;
 mod now;
 mod seen;
 mod to_ask;
+mod work;
 
 pub use asked::{ClassQuestion, ClassQuestionView, Offering};
 pub use event::{Event, Happened, LessonPlace, Pace, ShownAnswer, Tells};
@@ -18,6 +19,7 @@ pub use groups::{Group, WrittenAs, groups};
 pub use now::{Answered, Now, Question, Seated, Stuck};
 pub use seen::seen;
 pub use to_ask::{ToAsk, offerings};
+pub use work::AskedWork;
 
 /// Most students in one live lesson.
 pub const MOST_SEATS: usize = 400;

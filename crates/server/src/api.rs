@@ -84,6 +84,7 @@ mod tests {
             "Form",
             "LadderId",
             "LessonId",
+            "LiveId",
             "MethodId",
             "Role",
             "ScenarioId",

@@ -47,3 +47,8 @@ pub(crate) fn own_page(headers: &HeaderMap) -> Result<(), ApiError> {
     let status = axum::http::StatusCode::FORBIDDEN;
     Err(ApiError::new(status, crate::error::FailureKind::Bad, says))
 }
+
+/// What listens has to ask for a socket.
+pub(crate) fn no_socket() -> ApiError {
+    ApiError::bad("This address is listened to. Open the lesson in its own window.")
+}

@@ -3,7 +3,7 @@
 
 use crate::database::random_signs;
 use crate::{ClassId, Db, LessonId, LiveId, StoreError, StudentId, TeacherId};
-use ::live::taught::{Event, Happened};
+use ::live::taught::{Event, Happened, Now};
 use lesson::Lesson;
 use sqlx::types::Json;
 use sqlx::{MySql, QueryBuilder, Transaction};
@@ -223,6 +223,23 @@ pub async fn since(db: &Db, live: LiveId, after: u64) -> Result<Vec<Happened>, S
     let rows: Vec<(u64, i64, Option<u64>, Json<Event>)> = query.fetch_all(db).await?;
     let happened = |(seq, at, student, Json(event))| Happened { seq, at, student, event };
     Ok(rows.into_iter().map(happened).collect())
+}
+
+/// A live lesson with all that happened in it.
+///
+/// # Errors
+/// The database does not answer.
+pub async fn whole(db: &Db, live: LiveId) -> Result<Now, StoreError> {
+    let mut now = Now::default();
+    loop {
+        let events = since(db, live, now.seq).await?;
+        if events.is_empty() {
+            return Ok(now);
+        }
+        for event in &events {
+            now.add(event);
+        }
+    }
 }
 
 /// The last event of a live lesson.

@@ -133,7 +133,6 @@ defineExpose({ toggleCode: () => (going.value ? (shows.value = !shows.value) : v
   </el-dialog>
 </template>
 
-<style scoped src="@/styles/wall-buttons.css"></style>
 <style scoped>
 .bar {
   display: inline-flex;
@@ -141,9 +140,15 @@ defineExpose({ toggleCode: () => (going.value ? (shows.value = !shows.value) : v
   align-items: center;
   gap: 6px 10px;
 }
-.bar button {
+.bar > button {
   min-block-size: 32px;
   padding-inline: 12px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  color: var(--ink);
+  font: inherit;
+  cursor: pointer;
 }
 .way-in,
 .panel {

@@ -39,15 +39,18 @@ const isRung = computed(() => by.value === 'rung' && view.value?.columns[0]?.sta
 /** Over the weeks: each assignment by itself, of which there are at least two. */
 const isOverTime = computed(() => by.value === 'work' && (view.value?.columns.length ?? 0) > 1)
 /** Where a slip was seen: each assignment once, with its rungs. */
-function places(slip: ResultsView['slips'][number]): { assignment: number; title: string; rungs: number[] }[] {
-  const all = new Map<number, { assignment: number; title: string; rungs: number[] }>()
-  for (const { assignment, title, rung } of slip.on) {
-    const known = all.get(assignment) ?? { assignment, title, rungs: [] }
+type Seen = { assignment?: number | null; live?: number | null; title: string; rungs: number[] }
+function places(slip: ResultsView['slips'][number]): Seen[] {
+  const all = new Map<string, Seen>()
+  for (const { assignment, live, title, rung } of slip.on) {
+    const key = `${assignment}/${live}`
+    const known = all.get(key) ?? { assignment, live, title, rungs: [] }
     known.rungs = [...known.rungs, rung].sort((a, b) => a - b)
-    all.set(assignment, known)
+    all.set(key, known)
   }
   return [...all.values()]
 }
+const toSeen = (on: Seen) => (on.live ? { name: 'walk', params: { id: on.live } } : { name: 'assignment', params: { id: on.assignment ?? 0 } })
 const print = (): void => window.print()
 </script>
 
@@ -123,9 +126,9 @@ const print = (): void => window.print()
                 <p><math-text :text="slip.says" /></p>
                 <p class="soft">{{ slip.students.map((one) => one.name).join(', ') }}</p>
                 <p class="soft where">
-                  <template v-for="(on, n) in places(slip)" :key="on.assignment">
+                  <template v-for="(on, n) in places(slip)" :key="n">
                     <template v-if="n"> · </template>
-                    <router-link :to="{ name: 'assignment', params: { id: on.assignment } }">{{ resultWords.on(on.title, on.rungs) }}</router-link>
+                    <router-link :to="toSeen(on)">{{ resultWords.on(on.title, on.rungs) }}</router-link>
                   </template>
                 </p>
               </div>

@@ -110,7 +110,7 @@ pub(super) fn split(
         let before_word = || matches!(tokens.get(at), Some(Token { kind: TokenKind::Word(next), .. }) if is_english(next));
         // `is` where no sign can stand, and `we`, are words still.
         if is_english(word)
-            || word == "is"
+            || matches!(word.as_str(), "is" | "we")
             || (word.len() > 1 && word != "of" && is_joining(word) && before_word())
         {
             return Err(unknown());

@@ -38,7 +38,9 @@ fn unrounded(line: &Line) -> String {
         }
         Line::Expression(expr) => text(expr),
         Line::Relations { sides, relations } => {
-            let mut out = text(&sides[0]);
+            // `e = 5` says what a letter e is.
+            let is_e = matches!(sides[0].kind, ExprKind::Constant(Constant::Euler));
+            let mut out = if is_e { "(e)".to_owned() } else { text(&sides[0]) };
             for (relation, side) in relations.iter().zip(&sides[1..]) {
                 out.push_str(&format!(" {} {}", relation.sign(), text(side)));
             }

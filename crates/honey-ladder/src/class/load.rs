@@ -23,7 +23,7 @@ pub(super) async fn measure(options: &Options, who: &str) -> Result<(), String> 
     let (user, password) = who.split_once(':').ok_or("Give the teacher as name:password.")?;
     let site = Arc::new(Site::at(&options.url)?);
     let mut teacher = Browser::default();
-    let sign_in = json!({"name": user, "password": password});
+    let sign_in = json!({"sign_in": user, "password": password});
     site.ask(&mut teacher, Method::POST, "/api/sign-in", Some(sign_in)).await?;
     let classes = usize::from(options.students).div_ceil(CLASS);
     let lasts = Duration::from_secs(options.seconds.unwrap_or(LASTS));
@@ -39,8 +39,11 @@ pub(super) async fn measure(options: &Options, who: &str) -> Result<(), String> 
             students.spawn(async move {
                 sleep(Duration::from_millis(5 * u64::try_from(nth).unwrap_or(0))).await;
                 let mut student = Student::join(site, &code, &name(nth), habits).await?;
-                let listener = student.listen().await?;
-                Ok::<_, String>((student_answers(&mut student, wall, lasts).await, listener).0)
+                let mut listener = student.listen().await?;
+                let listens = tokio::spawn(async move { while listener.next().await.is_some() {} });
+                let times = student_answers(&mut student, wall, lasts).await;
+                listens.abort();
+                Ok::<_, String>(times)
             });
         }
         walls.push(id);
@@ -82,6 +85,7 @@ pub(super) async fn measure(options: &Options, who: &str) -> Result<(), String> 
         shown(at(990)),
         shown(times.last())
     );
+    println!("acknowledged {}", times.len() + lost);
     println!("never on the wall {lost}, refused {}", refused.len());
     if let Some(says) = refused.first() {
         println!("the first refusal: {says}");
@@ -139,8 +143,9 @@ async fn student_answers(
     let there = |(_, told): &(u64, Value)| told["question"].is_u64();
     let _ = timeout(LONGEST, wall.wait_for(there)).await;
     loop {
-        sleep(student.thinks()).await;
-        if Instant::now() > until {
+        let left = until.saturating_duration_since(Instant::now());
+        sleep(student.thinks().min(left)).await;
+        if Instant::now() >= until {
             return times;
         }
         let began = Instant::now();

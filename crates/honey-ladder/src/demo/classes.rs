@@ -5,7 +5,7 @@ use desk::judge;
 use store::assignment::{self, AssignmentRules, Feedback, Given, NewAssignment, To};
 use store::desk::Written;
 use store::ladder::KeptLadder;
-use store::{Db, StoreError, TeacherId, class};
+use store::{ClassId, Db, StoreError, TeacherId, class};
 
 /// The classes: what each is called, its grade, and who is in it.
 const CLASSES: &[(&str, u8, &[&str])] = &[
@@ -16,7 +16,8 @@ const CLASSES: &[(&str, u8, &[&str])] = &[
 const CLIMBED: usize = 5;
 const WEEK: i64 = 7 * 86_400;
 
-/// Makes the classes and gives each a ladder a week: two weeks are given back, the third is being worked on.
+/// Makes the classes and gives each a ladder a week: two weeks are given back, the third is being worked on. Tells the first
+/// class.
 ///
 /// # Errors
 /// The database does not keep it.
@@ -25,9 +26,11 @@ pub async fn taught(
     orla: TeacherId,
     ladders: &[KeptLadder],
     now: i64,
-) -> Result<(), StoreError> {
+) -> Result<ClassId, StoreError> {
+    let mut first = None;
     for (nth, &(title, grade, names)) in CLASSES.iter().enumerate() {
         let id = class::create(db, orla, title, grade).await?;
+        first = first.or(Some(id));
         let names: Vec<String> = names.iter().map(|&name| name.to_owned()).collect();
         class::take_in(db, orla, id, &names).await?;
         let students = class::students(db, orla, id).await?;
@@ -72,5 +75,5 @@ pub async fn taught(
             }
         }
     }
-    Ok(())
+    first.ok_or(StoreError::NotFound)
 }

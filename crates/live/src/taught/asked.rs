@@ -107,7 +107,7 @@ impl ClassQuestion {
         }
     }
 
-    /// What is right, in words; empty where nothing is.
+    /// What is right, with mathematics between dollar signs; empty where nothing is.
     #[must_use]
     pub fn right(&self) -> String {
         match self {
@@ -120,7 +120,10 @@ impl ClassQuestion {
                 let word = if *is_true { "True" } else { "False" };
                 if why.is_empty() { word.into() } else { format!("{word}: {why}") }
             }
-            Self::Rung { rung } => rung.answer.text.clone(),
+            Self::Rung { rung } => match &rung.answer.latex {
+                Some(latex) => format!("${latex}$"),
+                None => rung.answer.text.clone(),
+            },
             Self::Drawing { .. } => String::new(),
         }
     }

@@ -12,6 +12,7 @@ use crate::text::is_visible;
 use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
+use axum::extract::ws::rejection::WebSocketUpgradeRejection;
 use axum::extract::ws::{Message, WebSocket, WebSocketUpgrade};
 use axum::http::HeaderMap;
 use axum::http::header::{CACHE_CONTROL, CONTENT_TYPE};
@@ -418,11 +419,12 @@ async fn listen_as_student(
     session: Session,
     headers: HeaderMap,
     Path(code): Path<String>,
-    socket: WebSocketUpgrade,
+    socket: Result<WebSocketUpgrade, WebSocketUpgradeRejection>,
 ) -> Result<Response, ApiError> {
     super::own_page(&headers)?;
     let (room, student) = seated(&app, address, &session, &code).await?;
     room.has_place()?;
+    let socket = socket.map_err(|_| super::no_socket())?;
     Ok(socket.max_message_size(1 << 10).on_upgrade(move |socket| tell(room, student, socket)))
 }
 

@@ -9,6 +9,7 @@ use crate::session::SignedIn;
 use crate::work::Asker;
 use axum::Json;
 use axum::extract::State;
+use axum::extract::ws::rejection::WebSocketUpgradeRejection;
 use axum::extract::ws::{Message, WebSocket, WebSocketUpgrade};
 use axum::http::header::CONTENT_TYPE;
 use axum::http::{HeaderMap, StatusCode};
@@ -689,11 +690,12 @@ async fn listen_to_live(
     headers: HeaderMap,
     Path(id): Path<LiveId>,
     Query(Listening { wall: is_wall }): Query<Listening>,
-    socket: WebSocketUpgrade,
+    socket: Result<WebSocketUpgrade, WebSocketUpgradeRejection>,
 ) -> Result<Response, ApiError> {
     super::own_page(&headers)?;
     let (live, room) = room(&app, teacher, id).await?;
     room.has_place()?;
+    let socket = socket.map_err(|_| super::no_socket())?;
     Ok(socket.on_upgrade(move |socket| async move {
         tell(app, teacher, live, room, socket, is_wall).await;
     }))

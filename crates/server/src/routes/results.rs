@@ -9,6 +9,7 @@ use axum::Json;
 use axum::extract::State;
 use axum::http::header::{CONTENT_DISPOSITION, CONTENT_TYPE};
 use axum::response::{IntoResponse, Response};
+use live::taught::AskedWork;
 use live::{Next, NextOrder, NothingYet, Row, Share, Sheet, Standing, Who, Work};
 use paper::tables::{Cell, Table};
 use serde::{Deserialize, Serialize};
@@ -17,7 +18,8 @@ use skills::ladder::SEED_LIMIT;
 use std::sync::Arc;
 use store::assignment::{self, CameBack};
 use store::class::{self, Class, Student};
-use store::{AssignmentId, ClassId, StudentId};
+use store::live::LiveLesson;
+use store::{AssignmentId, ClassId, LiveId, StudentId};
 use teaching::skill::Stage;
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -33,6 +35,8 @@ pub(crate) fn router() -> OpenApiRouter<App> {
 
 /// So many of the latest assignments count: half a school year of two a week.
 const MOST_COUNTED: usize = 40;
+/// And so many of the latest live lessons.
+const MOST_LIVE_COUNTED: usize = 12;
 /// How long a next ladder may take, in minutes.
 const NEXT_MINUTES: std::ops::RangeInclusive<u16> = 5..=120;
 
@@ -95,7 +99,12 @@ struct ResultRow {
 /// Where a slip was seen.
 #[derive(Clone, Serialize, ToSchema)]
 struct SeenOn {
-    assignment: AssignmentId,
+    /// The assignment; absent for a live lesson.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    assignment: Option<AssignmentId>,
+    /// The live lesson; absent for an assignment.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    live: Option<LiveId>,
     title: String,
     /// The number of the rung, from 1.
     rung: u16,
@@ -141,7 +150,32 @@ struct Ground {
     class: Class,
     students: Vec<Student>,
     works: Vec<CameBack>,
+    /// The latest live lessons, with the problems that were asked in them.
+    lives: Vec<(LiveLesson, AskedWork)>,
     now: i64,
+}
+
+/// Something that counts.
+#[derive(Clone, Copy)]
+enum Basis<'a> {
+    Given(&'a CameBack),
+    Live(&'a LiveLesson, &'a AskedWork),
+}
+
+impl<'a> Basis<'a> {
+    fn title(self) -> &'a str {
+        match self {
+            Self::Given(back) => &back.assignment.title,
+            Self::Live(live, _) => &live.title,
+        }
+    }
+
+    fn assignment(self) -> Option<AssignmentId> {
+        match self {
+            Self::Given(back) => Some(back.assignment.id),
+            Self::Live(..) => None,
+        }
+    }
 }
 
 impl Ground {
@@ -150,16 +184,35 @@ impl Ground {
         let students = class::students(&app.db, teacher.0, id).await?;
         let works = assignment::came_back(&app.db, teacher.0, id, MOST_COUNTED).await?;
         let students = students.into_iter().filter(|student| !student.hidden).collect();
-        Ok(Self { class, students, works, now: session::now() })
+        let mut lives = Vec::new();
+        let all = store::live::of_teacher(&app.db, teacher.0, Some(id), None).await?;
+        for live in all.into_iter().take(MOST_LIVE_COUNTED) {
+            let work = AskedWork::of(&store::live::whole(&app.db, live.id).await?);
+            lives.push((live, work));
+        }
+        lives.retain(|(_, work)| !work.rungs.is_empty());
+        lives.reverse();
+        Ok(Self { class, students, works, lives, now: session::now() })
     }
 
     /// The works that count: all, or the one that is asked for.
-    fn counted(&self, only: Option<u64>) -> Vec<&CameBack> {
+    fn counted(&self, only: Option<u64>) -> Vec<Basis<'_>> {
         let counts = |work: &&CameBack| only.is_none_or(|only| work.assignment.id.0 == only);
-        self.works.iter().filter(counts).collect()
+        let lives = self.lives.iter().filter(|_| only.is_none());
+        let lives = lives.map(|(live, work)| Basis::Live(live, work));
+        self.works.iter().filter(counts).map(Basis::Given).chain(lives).collect()
     }
 
-    fn work<'a>(&'a self, back: &'a CameBack) -> Work<'a> {
+    fn work<'a>(&'a self, basis: Basis<'a>) -> Work<'a> {
+        let back = match basis {
+            Basis::Given(back) => back,
+            Basis::Live(live, work) => {
+                let mut work = work.work(&live.title);
+                let is_here = |id: u64| self.students.iter().any(|student| student.id.0 == id);
+                work.sheets.retain(|sheet| is_here(sheet.student));
+                return work;
+            }
+        };
         let is_due = back.assignment.rules.due.is_some_and(|due| due < self.now);
         let sheet = |student: &'a Student| {
             let desk = back.desks.iter().find(|(of, ..)| *of == student.id);
@@ -186,7 +239,7 @@ impl Ground {
 
     fn view(&self, asked: Asked) -> ResultsView {
         let counted = self.counted(asked.assignment);
-        let works: Vec<Work<'_>> = counted.iter().map(|back| self.work(back)).collect();
+        let works: Vec<Work<'_>> = counted.iter().map(|basis| self.work(*basis)).collect();
         let (columns, rows) = self.table(asked.by, &counted, &works);
         let row = |row: &Row| {
             let student = self.named(row.student)?;
@@ -194,8 +247,12 @@ impl Ground {
         };
         let together = live::together(&rows, columns.len());
         let on = |&(at, rung): &(usize, u16)| SeenOn {
-            assignment: counted[at].assignment.id,
-            title: counted[at].assignment.title.clone(),
+            assignment: counted[at].assignment(),
+            live: match counted[at] {
+                Basis::Given(_) => None,
+                Basis::Live(live, _) => Some(live.id),
+            },
+            title: counted[at].title().to_owned(),
             rung,
         };
         let slips = live::slips(&works, |_| true).into_iter().map(|seen| SeenSlip {
@@ -217,24 +274,24 @@ impl Ground {
         }
     }
 
-    fn table(&self, by: By, counted: &[&CameBack], works: &[Work<'_>]) -> (Vec<Column>, Vec<Row>) {
+    fn table(&self, by: By, counted: &[Basis<'_>], works: &[Work<'_>]) -> (Vec<Column>, Vec<Row>) {
         match (by, counted, works) {
-            (By::Rung, [back], [work]) => {
+            (By::Rung, [basis], [work]) => {
                 let column = |(at, rung): (usize, &skills::Rung)| Column {
                     title: (at + 1).to_string(),
                     prompt: Some(rung.prompt.clone()),
                     stage: Some(rung.stage),
-                    assignment: Some(back.assignment.id),
+                    assignment: basis.assignment(),
                 };
                 let columns = work.rungs.iter().enumerate().map(column).collect();
                 (columns, live::by_rung(work))
             }
             (By::Work, ..) => {
-                let column = |back: &&CameBack| Column {
-                    title: back.assignment.title.clone(),
+                let column = |basis: &Basis<'_>| Column {
+                    title: basis.title().to_owned(),
                     prompt: None,
                     stage: None,
-                    assignment: Some(back.assignment.id),
+                    assignment: basis.assignment(),
                 };
                 (counted.iter().map(column).collect(), live::by_work(works))
             }
@@ -446,7 +503,8 @@ async fn next_ladder(
     let methods = methods(&ground.class.methods);
     let order = NextOrder { who, minutes, seed, methods };
     let make = move || {
-        let works: Vec<Work<'_>> = ground.works.iter().map(|back| ground.work(back)).collect();
+        let works: Vec<Work<'_>> =
+            ground.counted(None).into_iter().map(|basis| ground.work(basis)).collect();
         let next = Next::of(&works, &order).map_err(|why| match why {
             NothingYet::NothingWritten => ApiError::bad(
                 "Nothing stands there yet that tells what comes next. Give a ladder first.",

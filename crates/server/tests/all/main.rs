@@ -7,6 +7,7 @@ mod classes;
 mod common;
 mod failures;
 mod guarded;
+mod live;
 mod planned;
 mod roles;
 mod taught;

@@ -60,6 +60,8 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "post /api/desk/{link}/leave",
             "get /api/shared/{link}",
             "get /api/shared/{link}/images/{id}",
+            "get /api/join/{code}",
+            "post /api/join/{code}",
         ],
     ),
     (
@@ -100,6 +102,7 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "post /api/slides/reveal",
             "get /api/classes",
             "post /api/classes",
+            "get /api/live",
             "get /api/department",
             "get /api/shared-with-me",
             "post /api/shared/{link}/copy",
@@ -120,6 +123,7 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "get /api/lessons/{id}/versions/{revision}",
             "post /api/lessons/{id}/versions/{revision}",
             "get /api/lessons/{id}/shares",
+            "post /api/live",
             "get /api/images/{id}",
             "get /api/ladders/{id}",
             "get /api/ladders/{id}/sheet.pdf",
@@ -163,6 +167,13 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "get /api/classes/{id}/results.xlsx",
             "post /api/classes/{id}/next",
             "get /api/assignments/{id}",
+            "get /api/live/{id}",
+            "delete /api/live/{id}",
+            "get /api/live/{id}/at",
+            "get /api/live/{id}/code.svg",
+            "get /api/live/{id}/socket",
+            "post /api/live/{id}/events",
+            "post /api/live/{id}/questions",
             "put /api/assignments/{id}",
             "delete /api/assignments/{id}",
             "post /api/assignments/{id}/give-back",
@@ -178,6 +189,9 @@ const TABLE: &[(&[Role], &[&str])] = &[
             "post /api/desk/{link}/again",
             "get /api/desk/{link}/rungs/{number}/lines/{line}/picture",
             "get /api/desk/{link}/rungs/{number}/working.svg",
+            "post /api/join/{code}/events",
+            "get /api/join/{code}/slides/{slide}/{step}",
+            "get /api/join/{code}/socket",
         ],
     ),
     (
@@ -236,6 +250,12 @@ fn body(operation: &str) -> Value {
         }
         "put /api/desk/{link}/rungs/{number}" => {
             json!({"based_on": 0, "lines": [{"text": "x = 1"}]})
+        }
+        "post /api/live" => json!({"lesson": 1}),
+        "post /api/live/{id}/events" => json!({"kind": "paused", "paused": true}),
+        "post /api/live/{id}/questions" => json!({"wanted": {"from": "typed", "text": "Why?"}}),
+        "post /api/join/{code}/events" => {
+            json!({"token": "abcdefgh", "does": {"kind": "hand", "up": true}})
         }
         "put /api/site/sign-up" => json!({"sign_up": "open"}),
         "post /api/teachers/{id}/administrator" => json!({"administrator": false}),
@@ -328,6 +348,12 @@ async fn house() -> House {
     let written = json!({"based_on": 0, "lines": [{"text": "x = 1"}]});
     let rung = format!("/api/desk/{}/rungs/1", given.link);
     roles[&Student].ask("PUT", &rung, Some(written)).await;
+    let opened = json!({"lesson": lesson, "class": class});
+    let live = owner.ask("POST", "/api/live", Some(opened)).await["id"].clone();
+    let view = owner.ask("GET", &format!("/api/live/{live}"), None).await;
+    let code = view["live"]["code"].as_str().expect("a code").to_owned();
+    let join = format!("/api/join/{code}");
+    roles[&Student].ask("POST", &join, Some(json!({}))).await;
     roles.insert(Owner, owner);
     roles.insert(Nobody, nobody);
     let share = share::of(&db, orla, Shared::Lesson(LessonId(lesson))).await.expect("three");
@@ -342,6 +368,8 @@ async fn house() -> House {
         ("teachers", first.to_string()),
         ("student", student.to_string()),
         ("desk", desk.to_string()),
+        ("live", live.to_string()),
+        ("code", code),
     ]);
     House { db, roles, ids, desk: given.link, page, links }
 }
@@ -363,7 +391,8 @@ impl House {
         [("{id}", id), ("{link}", link), ("{number}", "1"), ("{rung}", "1"), ("{line}", "1")]
             .into_iter()
             .chain([("{student}", self.ids["student"].as_str()), ("{desk}", &self.ids["desk"])])
-            .chain([("{revision}", "1"), ("{name}", "nothing")])
+            .chain([("{revision}", "1"), ("{name}", "nothing"), ("{slide}", "0"), ("{step}", "1")])
+            .chain([("{code}", self.ids["code"].as_str()), ("/at", "/at?seq=1")])
             .fold(template.to_owned(), |path, (name, with)| path.replace(name, with))
     }
 

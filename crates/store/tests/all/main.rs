@@ -5,6 +5,7 @@ mod classes;
 mod faults;
 mod kept;
 mod limits;
+mod live;
 mod shared;
 mod started;
 mod together;
