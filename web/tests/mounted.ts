@@ -9,7 +9,7 @@ const nowhere = { template: '<p />' }
 /** The pages that components link to. */
 const router = createRouter({
   history: createMemoryHistory(),
-  routes: [...['shelf', 'lesson', 'ladder', 'bench', 'sign-in', 'sign-up', 'forgot', 'account', 'administer', 'classes', 'class', 'cards', 'assignment', 'own-ladder', 'problem', 'results', 'shared'].map((name) => ({ path: `/${name}/:id?`, name, component: nowhere })), { path: '/:rest(.*)*', component: nowhere }],
+  routes: [...['shelf', 'lesson', 'ladder', 'bench', 'sign-in', 'sign-up', 'forgot', 'account', 'administer', 'classes', 'class', 'cards', 'assignment', 'own-ladder', 'problem', 'results', 'shared', 'join', 'join-code', 'live', 'walk'].map((name) => ({ path: `/${name}/:id?`, name, component: nowhere })), { path: '/:rest(.*)*', component: nowhere }],
 })
 
 /** Goes to a page, and tells which one is open. */

@@ -113,8 +113,43 @@ async fn every_view_fits_a_small_phone_and_names_what_it_offers() {
         browser.press("Sit down").await;
         browser.see_text("Write your first line.").await;
         check(&browser, "the Step Desk").await;
+        live(&program, &browser, lesson_of(&ladder).0, name).await;
         browser.close().await;
     }
+}
+
+/// The screens of a live lesson, for its teacher and for a student.
+async fn live(program: &Program, browser: &Browser, lesson: u64, name: &str) {
+    let post = |path: &str, body: &str| {
+        format!(
+            "fetch(`{path}`, {{ method: 'POST', headers: {{ 'content-type': 'application/json' }}, body: JSON.stringify({body}) }}).then((answer) => answer.json())"
+        )
+    };
+    let opened = browser.ask_later(&post("/api/live", &format!("{{ lesson: {lesson} }}"))).await;
+    let id = opened["id"].as_u64().expect("an id");
+    let view = format!("fetch('/api/live/{id}').then((answer) => answer.json())");
+    let view = browser.ask_later(&view).await;
+    let code = view["live"]["code"].as_str().expect("a code").to_owned();
+    let wanted = "{ wanted: { from: 'typed', text: 'expand 3(x + 4)' } }";
+    browser.ask_later(&post(&format!("/api/live/{id}/questions"), wanted)).await;
+    browser.go(&format!("{}/join", program.url)).await;
+    browser.see_text("The code on the wall").await;
+    check(browser, "the way in to a live lesson").await;
+    browser.go(&format!("{}/join/{code}", program.url)).await;
+    browser.fill("First name", &format!("{name} L")).await;
+    browser.press("Go in").await;
+    browser.see_text("Raise your hand").await;
+    browser.see("//*[normalize-space(.) = 'Another line']").await;
+    check(browser, "a live lesson for a student").await;
+    browser.go(&format!("{}/live/{id}", program.url)).await;
+    browser.see_text("0 of 1 answered").await;
+    browser.press("Ask …").await;
+    check(browser, "the teacher's window of a live lesson").await;
+    let end = post(&format!("/api/live/{id}/events"), "{ kind: 'ended' }");
+    browser.ask_later(&end).await;
+    browser.go(&format!("{}/live/{id}/walk", program.url)).await;
+    browser.see_text("How it went").await;
+    check(browser, "a live lesson walked through again").await;
 }
 
 #[tokio::test]

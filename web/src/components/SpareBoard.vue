@@ -10,7 +10,9 @@ import { wallWords } from '@/words/wall'
 
 /** The lines, in LaTeX; they stay as long as the lesson is shown. */
 const lines = defineModel<string[]>({ required: true })
-const emit = defineEmits<{ close: [] }>()
+/** Whether a class is in that can be asked. */
+const props = defineProps<{ asks?: boolean }>()
+const emit = defineEmits<{ close: []; ask: [problem: string] }>()
 const judged = ref<JudgedLine[]>([])
 const failure = ref('')
 const fields = useTemplateRef<InstanceType<typeof MathInput>[]>('fields')
@@ -68,6 +70,7 @@ function verdictAt(at: number): JudgedLine | undefined {
     <header>
       <h2>{{ wallWords.spare }}</h2>
       <span class="push" />
+      <button v-if="props.asks" type="button" :disabled="!judged[0]?.plain" @click="emit('ask', judged[0]!.plain)">{{ wallWords.askClass }}</button>
       <button type="button" @click="wipe">{{ wallWords.wipeBoard }}</button>
       <button type="button" @click="emit('close')">{{ words.close }}</button>
     </header>

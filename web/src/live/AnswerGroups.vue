@@ -65,15 +65,18 @@ const hasMore = computed(() => lines.value > 0 && (props.onWall.answers[0]?.of ?
         </div>
         <span class="bar" aria-hidden="true"><i :style="{ inlineSize: `${(100 * group.students.length) / most}%` }" /></span>
         <p v-if="group.slip" class="slip"><math-text :text="group.slip" /></p>
-        <p class="who">
+        <div class="who">
           <span class="soft">{{ group.students.slice(0, 12).map((one) => names.get(one) ?? '').join(', ') }}<template v-if="group.students.length > 12"> …</template></span>
-          <span v-if="group.forms.length > 1" class="soft"> · {{ windowWords.forms(group.forms.length) }}</span>
+          <details v-if="group.forms.length > 1" class="soft">
+            <summary>{{ windowWords.forms(group.forms.length) }}</summary>
+            <span v-for="form in group.forms" :key="form.text" class="form">{{ form.text }} <strong>{{ form.count }}</strong></span>
+          </details>
           <span class="push" />
           <template v-if="!ended">
             <el-button size="small" @click="put([group.students[0]!])">{{ windowWords.onWall }}</el-button>
             <el-button v-if="shown.length === 1 && !group.students.includes(shown[0]!)" size="small" @click="put([shown[0]!, group.students[0]!])">{{ windowWords.compare }}</el-button>
           </template>
-        </p>
+        </div>
       </li>
     </ol>
     <div v-else class="drawings">
@@ -163,6 +166,10 @@ li {
 }
 .slip {
   margin: 0;
+}
+.form {
+  display: inline-block;
+  margin-inline-end: 14px;
 }
 .drawings {
   display: grid;

@@ -16,7 +16,7 @@ const props = defineProps<{ lesson: number; at: number; shown: number }>()
 const emit = defineEmits<{ go: [at: number, shown: number] }>()
 const router = useRouter()
 const live = ref<number>()
-const { view, failure, open: listen, act } = useLive<LiveWall>(() => live.value, true)
+const { view, failure, open: listen, act, ask: askClass } = useLive<LiveWall>(() => live.value, true)
 const { failure: notOpened, call } = useCall()
 const asks = ref(false)
 const classes = ref<ClassEntry[]>([])
@@ -71,7 +71,11 @@ const going = computed(() => (view.value?.ended ? undefined : view.value))
 const compares = computed(() => (view.value?.answers.length ?? 0) > 1)
 const most = computed(() => Math.max(1, ...(view.value?.shares ?? []).map((share) => share.count)))
 const hasPanel = computed(() => Boolean(going.value && (going.value.answers.length || going.value.shares.length || going.value.wonder || going.value.right !== undefined)))
-defineExpose({ toggleCode: () => (going.value ? (shows.value = !shows.value) : void ask()) })
+defineExpose({
+  toggleCode: () => (going.value ? (shows.value = !shows.value) : void ask()),
+  isGoing: computed(() => going.value !== undefined),
+  askClass: (text: string) => askClass({ from: 'typed', text }, 'at_once', 0),
+})
 </script>
 
 <template>

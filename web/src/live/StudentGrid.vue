@@ -6,7 +6,7 @@ import type { LiveView, TeacherDoes } from '@/api/client'
 import { windowWords } from '@/words/live'
 
 type Student = LiveView['students'][number]
-const props = defineProps<{ students: Student[]; now: number; hasQuestion: boolean; wonders: LiveView['wonders']; wonder?: string }>()
+const props = defineProps<{ students: Student[]; now: number; hasQuestion: boolean; wonders: LiveView['wonders']; wonder?: string; ended?: boolean }>()
 const emit = defineEmits<{ act: [does: TeacherDoes] }>()
 
 const rank = (one: Student): number => (one.hand ? 0 : one.stuck ? 1 : props.hasQuestion && !one.tries ? 2 : one.right === false ? 3 : 4)
@@ -29,7 +29,7 @@ const state = (one: Student): string => {
         <span v-if="one.stuck" class="why">{{ windowWords.stuck[one.stuck] }}</span>
         <span v-if="one.answered" class="soft took">{{ windowWords.took(one.answered, one.were_right) }}</span>
         <span v-if="one.hand" class="why">
-          {{ windowWords.hand }} <el-button size="small" @click="emit('act', { kind: 'hand_seen', student: one.id })">{{ windowWords.handSeen }}</el-button>
+          {{ windowWords.hand }} <el-button v-if="!ended" size="small" @click="emit('act', { kind: 'hand_seen', student: one.id })">{{ windowWords.handSeen }}</el-button>
         </span>
       </li>
     </ul>
@@ -38,7 +38,7 @@ const state = (one: Student): string => {
       <ul class="wonders">
         <li v-for="one in wonders" :key="one.id">
           <span>{{ one.text }}</span>
-          <el-button size="small" :aria-pressed="wonder === one.text" @click="emit('act', { kind: 'wonder_on_wall', wonder: wonder === one.text ? undefined : one.id })">{{ wonder === one.text ? windowWords.down : windowWords.wonderWall }}</el-button>
+          <el-button v-if="!ended" size="small" :aria-pressed="wonder === one.text" @click="emit('act', { kind: 'wonder_on_wall', wonder: wonder === one.text ? undefined : one.id })">{{ wonder === one.text ? windowWords.down : windowWords.wonderWall }}</el-button>
         </li>
       </ul>
     </template>

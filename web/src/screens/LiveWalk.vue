@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** Walks through a live lesson again: how it stood after each thing that happened. */
-import { ElButton, ElSlider } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, reply, type LiveMoment } from '@/api/client'
 import FailureNote from '@/components/FailureNote.vue'
+import MathLine from '@/components/MathLine.vue'
+import MathText from '@/components/MathText.vue'
 import SlideFace from '@/components/SlideFace.vue'
 import AnswerGroups from '@/live/AnswerGroups.vue'
 import StudentGrid from '@/live/StudentGrid.vue'
@@ -55,17 +57,23 @@ async function remove(): Promise<void> {
       </div>
       <div class="time">
         <el-button size="large" :aria-label="`‹ ${windowWords.walkTitle}`" @click="step(-1)">‹</el-button>
-        <el-slider v-model="seq" :min="1" :max="moment.last" :show-tooltip="false" :aria-label="windowWords.walk" @input="soon" />
+        <input v-model.number="seq" type="range" min="1" :max="moment.last" :aria-label="windowWords.walk" @input="soon" />
         <el-button size="large" :aria-label="`› ${windowWords.walkTitle}`" @click="step(1)">›</el-button>
       </div>
       <div class="both">
         <section class="left">
           <slide-face v-if="moment.slide" :key="moment.slide.id" :slide="moment.slide" :reveal="moment.reveal ?? undefined" :shown="moment.view.place.step" :pictures="moment.pictures" class="face" />
-          <student-grid :students="moment.view.students" :now="moment.view.now" :has-question="Boolean(moment.view.question && !moment.view.question.closed)" :wonders="moment.view.wonders" />
+          <student-grid :students="moment.view.students" :now="moment.view.now" :has-question="Boolean(moment.view.question && !moment.view.question.closed)" :wonders="moment.view.wonders" ended />
         </section>
         <section>
           <answer-groups v-if="moment.view.question" :question="moment.view.question" :students="moment.view.students" :on-wall="moment.view.wall" ended />
           <p v-else class="soft">{{ windowWords.noQuestion }}</p>
+          <div v-if="moment.view.wall.answers.length" class="stood">
+            <h2>{{ windowWords.onWall }}</h2>
+            <ol v-for="(answer, n) in moment.view.wall.answers" :key="n">
+              <li v-for="(line, nth) in answer.lines" :key="nth"><math-line v-if="line.latex" :latex="line.latex" /><math-text v-else :text="line.text" /></li>
+            </ol>
+          </div>
         </section>
       </div>
     </template>
@@ -99,6 +107,17 @@ async function remove(): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 20px;
+}
+input[type='range'] {
+  inline-size: 100%;
+  accent-color: var(--honey-deep);
+}
+h2 {
+  margin: 0;
+  font-size: 1rem;
+}
+.stood {
+  margin-block-start: 16px;
 }
 .face {
   border: 1px solid var(--line);

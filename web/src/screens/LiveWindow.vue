@@ -74,7 +74,7 @@ function move(by: 1 | -1): void {
         </section>
         <section class="people">
           <h2>{{ windowWords.students }}</h2>
-          <student-grid :students="view.students" :now="view.now" :has-question="Boolean(question && !question.closed)" :wonders="view.wonders" :wonder="view.wall.wonder ?? undefined" @act="act" />
+          <student-grid :students="view.students" :now="view.now" :has-question="Boolean(question && !question.closed)" :wonders="view.wonders" :wonder="view.wall.wonder ?? undefined" :ended="ended" @act="act" />
         </section>
       </div>
     </template>

@@ -155,7 +155,7 @@ useWallKeys(keysOf, next, () => jumping.value)
         <button type="button" class="on" @click="next">{{ words.show.next }}</button>
         <button type="button" @click="leave">{{ words.show.leave }}</button>
       </footer>
-      <spare-board v-if="board" v-model="boardLines" @close="board = false" />
+      <spare-board v-if="board" v-model="boardLines" :asks="live?.isGoing" @ask="(problem) => ((board = false), live?.askClass(problem))" @close="board = false" />
       <wall-numbers v-if="numbers && example" :example="example" class="keys" @changed="changeExample" @close="numbers = false" />
       <keys-list v-if="keys" :keys="wallWords.list" class="keys" />
       <slide-jump v-if="jumping" :slides="slides" :pictures="pictures" :theme="lesson?.theme" :meanings="lesson?.meanings" :at="at" @jump="(to) => (jump(to), (jumping = false))" @close="jumping = false" />

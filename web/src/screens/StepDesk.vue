@@ -148,6 +148,9 @@ header {
   justify-content: space-between;
   gap: 12px;
 }
+.brand :deep(svg) {
+  flex: none;
+}
 .brand {
   display: inline-flex;
   align-items: center;

@@ -96,6 +96,9 @@ async function leave(): Promise<void> {
   padding: 12px clamp(12px, 4vw, 28px) 60px;
 }
 header,
+.brand :deep(svg) {
+  flex: none;
+}
 .brand {
   display: flex;
   align-items: center;

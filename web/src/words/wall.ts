@@ -12,6 +12,7 @@ export const wallWords = {
   spare: 'Spare board',
   board: 'Board',
   wipeBoard: 'Wipe the board',
+  askClass: 'Ask the class',
   boardLine: (n: number) => `Line ${n}`,
   boardHelp: 'Type a line, then press Enter: each is compared with the one above it.',
   numbers: 'Other numbers',

@@ -2,12 +2,14 @@
 //! other.
 
 use super::students::{right, slip};
-use lesson::Lesson;
+use lesson::{Lesson, PracticeOrder};
 use live::taught::{
-    ClassQuestion, Event, Given, LessonPlace, Offering, ShownAnswer, Tells, mark, offerings,
+    ClassQuestion, Event, Given, LessonPlace, Now, Offering, ShownAnswer, Tells, ToAsk, mark,
+    offerings,
 };
 use store::live::{NewEvent, OpenTo};
 use store::{ClassId, Db, LessonId, StoreError, StudentId, TeacherId, class};
+use teaching::skill::Stage;
 
 /// Most questions that were asked.
 const ASKED: usize = 5;
@@ -75,6 +77,19 @@ pub async fn held(
     let wonders = Event::Wondered { text: "Does it work with fractions too?".into() };
     keep(vec![by(students[1].id, wonders)], at).await?;
     keep(vec![teacher(Event::Ended)], at + MINUTE).await
+}
+
+/// A problem of the lesson's skill.
+fn practice(lesson: &Lesson, nth: u16) -> Option<ClassQuestion> {
+    let skill = lesson.sheet.skill.clone();
+    let order = PracticeOrder::Drawn {
+        skill: skill.unwrap_or_else(|| "equations.linear".into()),
+        stage: Stage::Grip,
+        method: None,
+        index: nth.into(),
+        seed: 7,
+    };
+    ToAsk::Practice { order }.asked(lesson, &Now::default()).ok()
 }
 
 const fn teacher(event: Event) -> NewEvent {
