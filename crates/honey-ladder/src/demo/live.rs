@@ -52,9 +52,11 @@ pub async fn held(
         at += 3 * MINUTE;
         let judged = |one: &Offering| !matches!(one.asked, ClassQuestion::Drawing { .. });
         let offered = offerings(slide).into_iter().find(judged);
-        let Some(Offering { asked, .. }) = offered.filter(|_| asked_so_far < ASKED) else {
-            continue;
-        };
+        // Where a slide asks nothing, the class works a problem of the skill.
+        let asked = offered
+            .map(|offering| offering.asked)
+            .or_else(|| if nth > 1 { practice(lesson, nth) } else { None });
+        let Some(asked) = asked.filter(|_| asked_so_far < ASKED) else { continue };
         number += 1;
         asked_so_far += 1;
         let boxed = Box::new(asked.clone());
