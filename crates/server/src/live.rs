@@ -5,7 +5,7 @@
 
 mod room;
 
-pub(crate) use room::{Room, Sent, by_teacher, now_ms};
+pub(crate) use room::{Room, by_teacher, now_ms};
 
 use crate::error::ApiError;
 use std::collections::HashMap;
@@ -41,6 +41,14 @@ impl Rooms {
             });
         }
         Ok(Arc::clone(kept))
+    }
+
+    /// The live lesson of a code, where its room is open: what every answer asks for need not be asked of the database.
+    pub(crate) fn of_code(&self, code: &str) -> Option<LiveLesson> {
+        let code = code.trim().to_lowercase();
+        let open = self.open.lock().unwrap_or_else(PoisonError::into_inner);
+        let found = open.values().find(|room| room.of.code.as_ref() == Some(&code))?;
+        found.look(|now| now.ended.is_none()).then(|| found.of.clone())
     }
 
     fn known(&self, id: LiveId) -> Option<Arc<Room>> {

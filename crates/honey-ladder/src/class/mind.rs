@@ -2,6 +2,8 @@
 
 use lesson::{Block, PracticeOrder};
 use serde_json::{Value, json};
+use std::collections::BTreeMap;
+use std::sync::{Arc, Mutex, PoisonError};
 
 /// Draws without looking back: a small generator, so that every student has one of their own.
 #[derive(Debug, Clone)]
@@ -65,28 +67,40 @@ pub(super) fn answer(asked: &Value, luck: &mut Luck, slips: u8) -> Value {
 
 /// The lines of a working, or where it goes wrong.
 fn working(prompt: &str, luck: &mut Luck, slips: bool) -> Vec<String> {
+    match &*known(prompt) {
+        Some(worked) if slips => worked.slipped.clone(),
+        Some(worked) => worked.right.clone(),
+        None => vec![format!("{}", luck.below(20))],
+    }
+}
+
+/// A problem as it was worked: rightly, and with a slip.
+struct Worked {
+    right: Vec<String>,
+    slipped: Vec<String>,
+}
+
+/// A problem is worked once for the whole class.
+fn known(prompt: &str) -> Arc<Option<Worked>> {
+    static KNOWN: Mutex<BTreeMap<String, Arc<Option<Worked>>>> = Mutex::new(BTreeMap::new());
+    let mut known = KNOWN.lock().unwrap_or_else(PoisonError::into_inner);
+    Arc::clone(known.entry(prompt.to_owned()).or_insert_with(|| Arc::new(worked(prompt))))
+}
+
+fn worked(prompt: &str) -> Option<Worked> {
     let problem = prompt.replace('$', "");
     let Ok(Block::Practice(practice)) = (PracticeOrder::Typed { problem }).block() else {
-        return vec![format!("{}", luck.below(20))];
+        return None;
     };
     let rung = practice.rung;
-    let wrong: Vec<&String> = rung
-        .choices
-        .iter()
-        .filter(|one| one.text != rung.answer.text)
-        .map(|one| &one.text)
-        .collect();
-    if slips
-        && let Some(one) = wrong.get(usize::try_from(luck.below(wrong.len() as u64)).unwrap_or(0))
-    {
-        return vec![(*one).clone()];
-    }
-    if slips && let Some(lines) = crate::demo::slip(&rung) {
-        return lines.into_iter().map(|line| line.text).collect();
-    }
     let maths = rung.working.iter().skip(1).filter(|line| line.latex.is_some());
-    let lines: Vec<String> = maths.map(|line| line.math.clone()).collect();
-    if slips { lines.iter().take(1).map(|line| format!("{line} + 1")).collect() } else { lines }
+    let right: Vec<String> = maths.map(|line| line.math.clone()).collect();
+    let choice = rung.choices.iter().find(|one| one.text != rung.answer.text);
+    let slipped = crate::demo::slip(&rung)
+        .map(|lines| lines.into_iter().map(|line| line.text).collect())
+        .or_else(|| choice.map(|one| vec![one.text.clone()]));
+    let wrong = || right.iter().take(1).map(|line| format!("{line} + 1")).collect();
+    Some(Worked { slipped: slipped.unwrap_or_else(wrong), right })
 }
 
 #[cfg(test)]

@@ -24,21 +24,17 @@ const MOST_LISTENERS: usize = 4 * MOST_SEATS;
 /// Most events that wait to be kept.
 const WAITING: usize = 4_000;
 
-/// How far a lesson has come.
-#[derive(Debug, Clone, Copy, PartialEq, Eq, Default)]
-pub(crate) struct Sent {
-    /// The last event.
-    pub seq: u64,
-    /// The last event that every student has to know of.
-    pub for_all: u64,
-}
-
 /// A live lesson that is going on.
 pub(crate) struct Room {
     pub id: LiveId,
+    /// As it was when the room was opened.
+    pub of: LiveLesson,
     pub lesson: Arc<Lesson>,
     now: RwLock<Now>,
-    told: watch::Sender<Sent>,
+    /// The last event.
+    told: watch::Sender<u64>,
+    /// The last event that every student has to know of: what one of them does wakes no other.
+    told_all: watch::Sender<u64>,
     writer: mpsc::Sender<Waiting>,
     /// Slides as students see them, made once for all.
     slides: Mutex<HashMap<LessonPlace, Arc<str>>>,
@@ -66,9 +62,11 @@ impl Room {
         let (writer, waiting) = mpsc::channel(WAITING);
         let room = Arc::new(Self {
             id: of.id,
+            of: of.clone(),
             lesson,
             now: RwLock::new(Now::default()),
-            told: watch::Sender::new(Sent::default()),
+            told: watch::Sender::new(0),
+            told_all: watch::Sender::new(0),
             writer,
             slides: Mutex::new(HashMap::new()),
             scenes: Mutex::new(HashMap::new()),
@@ -84,12 +82,18 @@ impl Room {
 
     /// Whether one more may listen.
     pub(crate) fn has_place(&self) -> Result<(), ApiError> {
-        if self.told.receiver_count() < MOST_LISTENERS { Ok(()) } else { Err(ApiError::busy(5)) }
+        let listeners = self.told.receiver_count() + self.told_all.receiver_count();
+        if listeners < MOST_LISTENERS { Ok(()) } else { Err(ApiError::busy(5)) }
     }
 
     /// Hears of every event.
-    pub(crate) fn listen(&self) -> watch::Receiver<Sent> {
+    pub(crate) fn listen(&self) -> watch::Receiver<u64> {
         self.told.subscribe()
+    }
+
+    /// Hears of what every student has to know of.
+    pub(crate) fn listen_as_student(&self) -> watch::Receiver<u64> {
+        self.told_all.subscribe()
     }
 
     /// Keeps an event, and tells its number once it is kept: then it is part of the lesson, here and in the database.
@@ -128,9 +132,10 @@ impl Room {
         }
         let seq = now.seq;
         drop(now);
-        self.told.send_modify(|sent| {
-            *sent = Sent { seq, for_all: for_all.unwrap_or(sent.for_all) };
-        });
+        self.told.send_replace(seq);
+        if let Some(seq) = for_all {
+            self.told_all.send_replace(seq);
+        }
     }
 
     /// Reads what was kept since.

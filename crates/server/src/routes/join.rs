@@ -139,10 +139,13 @@ async fn of_code(
     session: &Session,
     code: &str,
 ) -> Result<LiveLesson, ApiError> {
-    let found = match store::live::by_code(&app.db, code).await {
-        Ok(live) => Some(live),
-        Err(StoreError::NotFound) => None,
-        Err(error) => return Err(error.into()),
+    let found = match app.rooms.of_code(code) {
+        Some(live) => Some(live),
+        None => match store::live::by_code(&app.db, code).await {
+            Ok(live) => Some(live),
+            Err(StoreError::NotFound) => None,
+            Err(error) => return Err(error.into()),
+        },
     };
     if let Some(live) = &found
         && session::student(session, live.class).await?.is_some()
@@ -425,36 +428,28 @@ async fn listen_as_student(
     let (room, student) = seated(&app, address, &session, &code).await?;
     room.has_place()?;
     let socket = socket.map_err(|_| super::no_socket())?;
-    Ok(socket.max_message_size(1 << 10).on_upgrade(move |socket| tell(room, student, socket)))
+    // Students send nothing here: what they do comes as requests.
+    let socket = socket.max_message_size(1 << 10).read_buffer_size(1 << 10);
+    Ok(socket.on_upgrade(move |socket| tell(room, student, socket)))
 }
 
 async fn tell(room: Arc<Room>, student: StudentId, mut socket: WebSocket) {
-    let mut heard = room.listen();
+    // What other students do is not told.
+    let mut heard = room.listen_as_student();
     loop {
-        let for_all = heard.borrow_and_update().for_all;
+        heard.mark_unchanged();
         let Some(now) = room.look(|now| view_of(now, &room, student.0)) else { return };
         let Ok(text) = serde_json::to_string(&now) else { return };
         drop(now);
-        if socket.send(Message::Text(text.into())).await.is_err() {
+        let sent = socket.send(Message::Text(text.into())).await;
+        if sent.is_err() || !until_heard(&mut socket, &mut heard).await {
             return;
-        }
-        // What other students do is not told.
-        loop {
-            if !until_heard(&mut socket, &mut heard).await {
-                return;
-            }
-            if heard.borrow_and_update().for_all > for_all {
-                break;
-            }
         }
     }
 }
 
 /// Waits until something happens in a lesson; false when nobody listens any more.
-pub(super) async fn until_heard(
-    socket: &mut WebSocket,
-    heard: &mut watch::Receiver<crate::live::Sent>,
-) -> bool {
+pub(super) async fn until_heard(socket: &mut WebSocket, heard: &mut watch::Receiver<u64>) -> bool {
     loop {
         tokio::select! {
             changed = heard.changed() => return changed.is_ok(),

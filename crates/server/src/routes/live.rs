@@ -696,6 +696,7 @@ async fn listen_to_live(
     let (live, room) = room(&app, teacher, id).await?;
     room.has_place()?;
     let socket = socket.map_err(|_| super::no_socket())?;
+    let socket = socket.max_message_size(1 << 10).read_buffer_size(1 << 10);
     Ok(socket.on_upgrade(move |socket| async move {
         tell(app, teacher, live, room, socket, is_wall).await;
     }))
