@@ -5,7 +5,6 @@ use std::io::{BufRead, BufReader, Lines};
 use std::mem::ManuallyDrop;
 use std::process::{Child, ChildStdout, Command, Stdio};
 use std::time::{Duration, Instant};
-use thirtyfour::cdp::domains::network::NetworkConditions;
 use thirtyfour::prelude::*;
 
 /// A browser with one window.
@@ -98,18 +97,6 @@ impl Browser {
         more(&mut wanted);
         let driver = WebDriver::new(&format!("http://127.0.0.1:{port}"), wanted).await;
         Self { driver: ManuallyDrop::new(driver.expect("a browser")), process }
-    }
-
-    /// Takes the network away, or gives it back.
-    ///
-    /// # Panics
-    /// When the browser does not do so.
-    pub async fn without_network(&self, is_away: bool) {
-        let conditions = NetworkConditions { offline: is_away, ..NetworkConditions::default() };
-        let tools = self.driver.cdp();
-        let network = tools.network();
-        network.enable().await.expect("on");
-        network.emulate_network_conditions(conditions).await.expect("set");
     }
 
     /// Goes to an address.

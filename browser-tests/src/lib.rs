@@ -5,9 +5,11 @@
 
 pub mod access;
 mod browser;
+mod network;
 mod program;
 
 pub use browser::Browser;
+pub use network::Network;
 pub use program::{Program, lesson_of};
 
 /// How long anything may take before a test gives up, in seconds.

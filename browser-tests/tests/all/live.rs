@@ -1,7 +1,7 @@
 //! A live lesson: the wall and the teacher's window, students on phones, one who comes late, one who reloads, one whose
 //! network goes; and two servers.
 
-use browser_tests::{Browser, Program, lesson_of};
+use browser_tests::{Browser, Network, Program, lesson_of};
 
 /// The wall of the first demo lesson with a ladder, open to whoever has its code; and the code.
 async fn opened(program: &Program) -> (Browser, String, u64) {
@@ -71,14 +71,16 @@ async fn a_class_joins_answers_and_is_shown() {
     bo.see_text("Not yet.").await;
     bo.until("document.documentElement.scrollWidth <= window.innerWidth").await;
     // One comes late, and is where the others are.
-    let cy = student(&program.url, &code, "Cy").await;
+    let network = Network::to(&program.url).await;
+    let cy = student(&network.url, &code, "Cy").await;
     cy.see_text("Expand").await;
     // The network of one goes in mid-answer: it waits on the device, and goes out once.
-    cy.without_network(true).await;
     line(&cy, "4+3x").await;
+    network.goes();
+    cy.see_text("No connection.").await;
     cy.press("Send it").await;
     cy.see_text("Kept on this device until the connection is back.").await;
-    cy.without_network(false).await;
+    network.comes_back();
     cy.see_text("Not yet.").await;
 
     // The answers are grouped by what they mean, and go on the wall without a name.
