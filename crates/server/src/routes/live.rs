@@ -256,7 +256,7 @@ pub(crate) fn wall(now: &Now, code: Option<String>) -> LiveWall {
     };
     LiveWall {
         seq: now.seq,
-        code,
+        code: code.filter(|_| now.ended.is_none()),
         place: now.place,
         paused: now.paused,
         ended: now.ended.is_some(),
@@ -307,7 +307,11 @@ fn on_wall(answered: &live::taught::Answered, most: u16) -> WallAnswer {
 }
 
 /// All that a teacher sees.
-fn view(live: LiveLesson, now: &Now, lesson: &lesson::Lesson, at: i64) -> LiveView {
+fn view(mut live: LiveLesson, now: &Now, lesson: &lesson::Lesson, at: i64) -> LiveView {
+    // What the events say is newer than what was read when somebody began to listen.
+    if now.ended.is_some() {
+        (live.ended, live.code) = (now.ended, None);
+    }
     let question = now.question();
     let student = |(id, seat): (&u64, &live::taught::Seated)| {
         let answered = question.and_then(|(number, _)| seat.answers.get(&number));
@@ -705,7 +709,7 @@ async fn listen_to_live(
 async fn tell(
     app: App,
     teacher: SignedIn,
-    mut live: LiveLesson,
+    live: LiveLesson,
     room: Arc<Room>,
     mut socket: WebSocket,
     is_wall: bool,
@@ -731,9 +735,6 @@ async fn tell(
         sleep(if is_wall { WALL } else { WINDOW }).await;
         if !super::join::until_heard(&mut socket, &mut heard).await {
             return;
-        }
-        if room.look(|now| now.ended.is_some()) {
-            live.code = None;
         }
     }
 }
