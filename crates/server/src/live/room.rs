@@ -21,6 +21,9 @@ const STAYS: Duration = Duration::from_secs(60);
 const TOGETHER: usize = 256;
 /// Most who listen in one room: a few devices for each seat.
 const MOST_LISTENERS: usize = 4 * MOST_SEATS;
+/// How often a student may do something within so long.
+const OFTEN: u16 = 240;
+const LATELY: Duration = Duration::from_secs(60);
 /// Most events that wait to be kept.
 const WAITING: usize = 4_000;
 
@@ -40,6 +43,8 @@ pub(crate) struct Room {
     slides: Mutex<HashMap<LessonPlace, Arc<str>>>,
     /// The pictures of questions, drawn once for all.
     scenes: Mutex<HashMap<u32, Scene>>,
+    /// How much each student did lately: since when it is counted, and how often.
+    busy: Mutex<HashMap<u64, (Instant, u16)>>,
 }
 
 /// An event that waits to be kept.
@@ -70,6 +75,7 @@ impl Room {
             writer,
             slides: Mutex::new(HashMap::new()),
             scenes: Mutex::new(HashMap::new()),
+            busy: Mutex::new(HashMap::new()),
         });
         room.catch_up(&db).await?;
         Ok((Arc::clone(&room), Work { db, room, waiting }))
@@ -84,6 +90,22 @@ impl Room {
     pub(crate) fn has_place(&self) -> Result<(), ApiError> {
         let listeners = self.told.receiver_count() + self.told_all.receiver_count();
         if listeners < MOST_LISTENERS { Ok(()) } else { Err(ApiError::busy(5)) }
+    }
+
+    /// Counts one more thing that a student does; nobody does as much in a minute as a program can.
+    pub(crate) fn count(&self, student: u64) -> Result<(), ApiError> {
+        let mut busy = self.busy.lock().unwrap_or_else(PoisonError::into_inner);
+        let (since, times) = busy.entry(student).or_insert_with(|| (Instant::now(), 0));
+        if since.elapsed() > LATELY {
+            (*since, *times) = (Instant::now(), 0);
+        }
+        *times += 1;
+        if *times <= OFTEN {
+            return Ok(());
+        }
+        let left = LATELY.saturating_sub(since.elapsed()).as_secs() + 1;
+        let says = "Slow down a little: this is tried again in a moment.";
+        Err(ApiError::too_often(says, u32::try_from(left).unwrap_or(60)))
     }
 
     /// Hears of every event.

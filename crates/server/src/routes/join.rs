@@ -362,6 +362,7 @@ async fn do_as_student(
     if !(8..=32).contains(&token.len()) || !token.bytes().all(|b| b.is_ascii_alphanumeric()) {
         return Err(ApiError::bad("Load the page again, and send it once more."));
     }
+    room.count(student.0)?;
     let event = match does {
         StudentDoes::At { place } => {
             if !room.look(|now| now.may_go(place)) {

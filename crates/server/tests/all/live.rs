@@ -155,9 +155,19 @@ async fn what_is_sent_twice_is_kept_once_and_whoever_comes_back_finds_the_same_p
     assert_eq!(status, StatusCode::CONFLICT);
     let (status, _) = nobody.refused("GET", "/api/join/zzzzzz", json!(null)).await;
     assert_eq!(status, StatusCode::NOT_FOUND);
+    // A program that does more in a minute than anybody can is told to wait; others are not.
+    let bo = live.student("Bo").await;
+    let hand = |n: usize| json!({"token": format!("handnumber{n}"), "does": {"kind": "hand", "up": n % 2 == 0}});
+    let mut refused = 0;
+    for n in 0..260 {
+        let (status, ..) = ada.raw("POST", &live.join("/events"), Some(hand(n))).await;
+        refused += usize::from(status == StatusCode::TOO_MANY_REQUESTS);
+    }
+    assert!((10..=30).contains(&refused), "{refused}");
+    live.does(&bo, "handofbo", json!({"kind": "hand", "up": true})).await;
     for token in ["short", "with spaces in it", &"x".repeat(40)] {
         let body = json!({"token": token, "does": {"kind": "hand", "up": true}});
-        ada.refused("POST", &live.join("/events"), body).await;
+        bo.refused("POST", &live.join("/events"), body).await;
     }
 }
 
