@@ -71,7 +71,7 @@ pub const ROWS: &[&str] = &[
     r"V = s^3 -> s = cbrt V ; for s => equivalent",
     r"I = k/d^2 -> d = sqrt(k/I) ; for d ; assume positive => equivalent",
     r"E = 1/2 k x^2 -> x = sqrt(2E/k) ; for x ; assume positive => equivalent",
-    r"d = sqrt((x-a)^2 + (y-b)^2) -> d^2 = (x-a)^2 + (y-b)^2 ; for d ; assume d>=0 => equivalent where a^2 - 2ax + b^2 - 2by + x^2 + y^2 ≥ 0",
+    r"d = sqrt((x-a)^2 + (y-b)^2) -> d^2 = (x-a)^2 + (y-b)^2 ; for d ; assume d>=0 => equivalent where a^2 - 2ax + b^2 - 2b y + x^2 + y^2 ≥ 0",
     r"d = sqrt((x-a)^2 + (y-b)^2) -> d = (x-a) + (y-b) ; for d => not equivalent; a = 2, b = 7, d = √(241), x = 17, y = 3: true against false",
     r"cos A = (b^2+c^2-a^2)/(2bc) -> a^2 = b^2 + c^2 - 2bc cos A ; for a => equivalent",
     r"a/sin A = b/sin B -> a = b sin A/sin B ; for a => equivalent",
