@@ -115,7 +115,7 @@ fn answers_are_put_together_by_what_they_mean_and_slips_are_named() {
     assert_eq!(told[0], (Some(false), 3, "3x + 4"), "{found:?}");
     assert_eq!((told[1].0, told[1].1), (Some(true), 2), "{found:?}");
     assert_eq!(told.len(), 3);
-    assert!(!found[0].slip.is_empty(), "the slip is named: {found:?}");
+    assert_eq!(found[0].slip, "Multiplied only the first term in the bracket.");
     assert_eq!(found[0].forms.len(), 2);
 }
 

@@ -191,12 +191,13 @@ defineExpose({
   font-weight: 700;
 }
 .panel {
-  inset-block-end: 64px;
+  /* Clear of the buttons of the wall, which may take two rows. */
+  inset-block-end: 100px;
   inset-inline-end: 2vw;
   display: grid;
   gap: 1vw;
   inline-size: min(46vw, 900px);
-  max-block-size: calc(100vh - 110px);
+  max-block-size: calc(100vh - 130px);
   overflow: auto;
   padding: 1.4vw 1.8vw;
   font-size: clamp(1.1rem, 2.1vw, 2.4rem);

@@ -120,6 +120,9 @@ async function addLine(): Promise<void> {
   display: grid;
   gap: 12px;
 }
+.answer :deep(.el-button + .el-button) {
+  margin-inline-start: 0;
+}
 .choices {
   display: grid;
   gap: 10px;

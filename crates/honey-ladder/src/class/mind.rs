@@ -98,9 +98,22 @@ fn worked(prompt: &str) -> Option<Worked> {
     let choice = rung.choices.iter().find(|one| one.text != rung.answer.text);
     let slipped = crate::demo::slip(&rung)
         .map(|lines| lines.into_iter().map(|line| line.text).collect())
-        .or_else(|| choice.map(|one| vec![one.text.clone()]));
+        .or_else(|| choice.map(|one| vec![one.text.clone()]))
+        .or_else(|| half_expanded(prompt).map(|half| vec![half]));
     let wrong = || right.iter().take(1).map(|line| format!("{line} + 1")).collect();
     Some(Worked { slipped: slipped.unwrap_or_else(wrong), right })
+}
+
+/// `3(x + 4)` with its first term alone multiplied.
+fn half_expanded(prompt: &str) -> Option<String> {
+    let prompt = prompt.replace("\\left", "").replace("\\right", "").replace('$', "");
+    let (before, after) = prompt.split_once('(')?;
+    let (inside, _) = after.split_once(')')?;
+    let before = before.trim_end();
+    let factor = before.trim_start_matches(|sign: char| !sign.is_ascii_digit());
+    let is_sum = inside.contains(['+', '-']) && inside.starts_with(char::is_alphabetic);
+    let is_number = !factor.is_empty() && factor.bytes().all(|sign| sign.is_ascii_digit());
+    (is_number && is_sum).then(|| format!("{factor}{inside}"))
 }
 
 #[cfg(test)]
@@ -114,7 +127,9 @@ mod tests {
         let right = answer(&asked, &mut luck, 0);
         assert!(right.to_string().contains("3x + 12"), "{right}");
         let wrong = answer(&asked, &mut luck, 100);
-        assert!(!wrong.to_string().contains("12\""), "{wrong}");
+        assert!(wrong.to_string().contains("3x + 4"), "{wrong}");
+        let typeset = json!({"by": "rung", "prompt": "Expand $3\\left(x+4\\right)$."});
+        assert!(answer(&typeset, &mut luck, 100).to_string().contains("3x+4"));
         for by in ["open", "choice", "true_or_false", "drawing"] {
             let asked = json!({"by": by, "prompt": "?", "choices": ["A", "B"]});
             assert!(answer(&asked, &mut luck, 50)["by"].is_string());

@@ -5,6 +5,7 @@ use super::asked::ClassQuestion;
 use algebra::{Line, StepVerdict, compare, read_line};
 use desk::{DeskLine, GivenAnswer, JudgedLine, Judgement, MOST_LINES, judge_with};
 use serde::{Deserialize, Serialize};
+use skills::ids::slip_of;
 use teaching::verdict::VerdictWord;
 use utoipa::ToSchema;
 
@@ -210,7 +211,10 @@ fn of_desk(judgement: Judgement) -> AnswerMark {
         )
     };
     let broken = all().find(|line| line.slip.is_some()).or_else(|| all().find(breaks));
-    let slip = broken.map(|line| line.verdict.says.clone()).unwrap_or_default();
+    // The teacher reads what the slip is; where it has no name, why the line breaks.
+    let named =
+        broken.and_then(|line| slip_of(line.slip?)).map(|slip| slip.to_teacher().to_owned());
+    let slip = named.or_else(|| broken.map(|line| line.verdict.says.clone())).unwrap_or_default();
     let right = if judgement.answered { Some(true) } else { broken.map(|_| false) };
     AnswerMark { latex, slip, judgement: Some(judgement), ..AnswerMark::of(right, ends) }
 }
