@@ -12,22 +12,8 @@ set -u
 cd "$(dirname "${BASH_SOURCE[0]}")/.." || exit 1
 . setup/common.sh
 . setup/database.sh
-
-program=$(target_dir)/release/honey-ladder
-[[ -x $program ]] || die "The program is not built yet. Run ./start once."
-[[ -f web/dist/index.html ]] || die "The front end is not built yet. Run ./start once."
-need curl curl
+. setup/own_program.sh
 need jq jq
-
-work=$(mktemp -d)
-served=
-over() {
-  [[ -n $served ]] && kill -9 "$served" 2>/dev/null
-  database_stop
-  rm -rf "$work"
-}
-trap over EXIT
-trap 'exit 130' INT TERM
 
 port=18080
 site=http://127.0.0.1:$port

@@ -187,6 +187,7 @@ function pair(): void {
   </main>
 </template>
 
+<style scoped src="@/styles/student-head.css"></style>
 <style scoped>
 .join {
   display: grid;
@@ -194,22 +195,6 @@ function pair(): void {
   max-inline-size: 760px;
   margin-inline: auto;
   padding: 12px clamp(12px, 4vw, 28px) calc(80px + var(--keyboard, 0px));
-}
-header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-}
-.brand :deep(svg) {
-  flex: none;
-}
-.brand {
-  display: inline-flex;
-  align-items: center;
-  gap: 10px;
-  font-weight: 700;
-  line-height: 1.2;
 }
 .enter {
   display: grid;

@@ -134,6 +134,7 @@ async function leave(): Promise<void> {
   </main>
 </template>
 
+<style scoped src="@/styles/student-head.css"></style>
 <style scoped>
 .desk {
   display: grid;
@@ -141,22 +142,6 @@ async function leave(): Promise<void> {
   max-inline-size: 760px;
   margin-inline: auto;
   padding: 12px clamp(12px, 4vw, 28px) calc(120px + var(--keyboard, 0px));
-}
-header {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px;
-}
-.brand :deep(svg) {
-  flex: none;
-}
-.brand {
-  display: inline-flex;
-  align-items: center;
-  gap: 10px;
-  font-weight: 700;
-  line-height: 1.2;
 }
 .who {
   display: inline-flex;
