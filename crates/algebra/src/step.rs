@@ -75,6 +75,10 @@ pub fn compare_given(from: &Line, to: &Line, setting: &Setting) -> StepVerdict {
         (Line::Expression(start), Line::Relations { sides, relations }) => {
             continued(start, sides, relations, setting)
         }
+        // `Area = 6 × 4`, and then `24`.
+        (Line::Relations { .. }, Line::Expression(b)) if named_value(from).is_some() => {
+            named_value(from).map_or(StepVerdict::Undecided, |a| values(a, b, setting))
+        }
         (Line::Expression(_), _) | (_, Line::Expression(_)) => different(Reason::Shape),
         _ => match (without_signs(from), without_signs(to)) {
             (Some(from), Some(to)) => relations(&from, &to, setting),
@@ -323,6 +327,13 @@ fn link(left: &Expr, right: &Expr, relation: Relation, setting: &Setting) -> Ste
             }
         }
     }
+}
+
+/// What a name in words is said to be, where that is a number: the `6 × 4` of `Area = 6 × 4`.
+fn named_value(line: &Line) -> Option<&Expr> {
+    let (name, value) = line.as_equation()?;
+    let is_named = matches!(&name.kind, ExprKind::Symbol(name) if crate::expr::is_name(name));
+    (is_named && value.symbols().is_empty()).then_some(value)
 }
 
 /// `$6.25`

@@ -73,6 +73,7 @@ fn plain(line: &Line) -> Rung {
         method: ids::method::USUAL,
         working: Vec::new(),
         flawed: None,
+        world: None,
     }
 }
 

@@ -28,6 +28,7 @@ use skills::ladder::{Choice, Rung};
 use teaching::ids::SlipId;
 use teaching::slips::{SLIPS, Slip};
 use teaching::verdict::{LineVerdict, VerdictWord};
+use teaching::world::{Part, Quantity};
 
 /// Longest line that is heard, in bytes: a longer one is mathematics or nothing.
 const LONGEST: usize = 600;
@@ -70,6 +71,9 @@ impl<'a> World<'a> {
         for number in sentence::numbers(&plain(&rung.prompt)) {
             known.extend(number_in(number.text).as_ref().and_then(exact_value));
         }
+        let quantities = rung.world.iter().flat_map(|world| &world.quantities);
+        let others = quantities.filter(|quantity| quantity.part != Part::Asked);
+        known.extend(others.filter_map(Quantity::number));
         // The answer with the other sign is a slip, not a step.
         let asked = asked(rung);
         let turned = asked.as_ref().and_then(exact_value).map(|value| -value);
@@ -109,6 +113,11 @@ impl<'a> World<'a> {
         }
         if word == VerdictWord::Holds {
             return None;
+        }
+        if self.names_quantity(&text) {
+            let mut judged = self.judged(&text, said);
+            judged.holds(Role::Defines, "");
+            return Some((judged, before.with_aside(true)));
         }
         if let Some(found) = ways.iter().find_map(|way| self.holds_as(task, way, &text, before)) {
             return Some(found);
@@ -240,8 +249,15 @@ impl<'a> World<'a> {
             && !sentence::is_one(text.trim_start_matches(|c: char| !c.is_alphabetic()));
         if counts_other && self.known.contains(&exact) {
             progress.aside = true;
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, self.on_the_way(&exact));
             progress.reached.push(exact);
-            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, ON_THE_WAY);
+            return Some((judged, progress));
+        }
+        // `270 cm²` where a height is asked for is the rectangle around.
+        if !unit.is_empty() && !self.fits(unit) && self.is_quantity(&exact, unit) {
+            progress.aside = true;
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, self.on_the_way(&exact));
+            progress.reached.push(exact);
             return Some((judged, progress));
         }
         if self.rounds_to_asked(&value) {
@@ -265,8 +281,8 @@ impl<'a> World<'a> {
         }
         if self.known.contains(&exact) {
             progress.aside = true;
+            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, self.on_the_way(&exact));
             progress.reached.push(exact);
-            judged.verdict = LineVerdict::saying(VerdictWord::CantTell, ON_THE_WAY);
         } else if sentence::is_one(text) {
             progress.aside = true;
             progress.reached.push(exact);
@@ -275,6 +291,38 @@ impl<'a> World<'a> {
             judged.verdict = LineVerdict::saying(VerdictWord::Breaks, NOT_YET);
         }
         Some((judged, progress))
+    }
+
+    /// Whether a line tells the value of a quantity that is not asked for, by its name: `circumference: 42 m`.
+    fn names_quantity(&self, text: &str) -> bool {
+        let Some((name, value)) = text.split_once([':', '=']) else { return false };
+        let found = self.rung.world.as_ref().and_then(|world| world.called(name.trim()));
+        let Some(quantity) = found.filter(|quantity| quantity.part != Part::Asked) else {
+            return false;
+        };
+        let told = one_value(value).and_then(|(value, _)| exact_value(&value));
+        name.trim().chars().count() > 1 && told.is_some() && told == quantity.number()
+    }
+
+    /// Whether a number with a unit is one of the quantities that are not asked for.
+    fn is_quantity(&self, value: &Rational, unit: &str) -> bool {
+        self.rung.world.iter().flat_map(|world| &world.quantities).any(|quantity| {
+            quantity.part != Part::Asked
+                && quantity.number().as_ref() == Some(value)
+                && quantity.unit.as_deref().is_some_and(|own| quantity::is_same(unit, own))
+        })
+    }
+
+    /// What is to be said of a number that belongs to the problem and is not its answer.
+    fn on_the_way(&self, value: &Rational) -> String {
+        let quantities = self.rung.world.iter().flat_map(|world| &world.quantities);
+        let is_it = |quantity: &&Quantity| {
+            quantity.part != Part::Asked && quantity.number().as_ref() == Some(value)
+        };
+        match quantities.filter(is_it).max_by_key(|quantity| quantity.part == Part::Between) {
+            Some(quantity) => format!("That is {}. What is asked for?", quantity.told()),
+            None => ON_THE_WAY.to_owned(),
+        }
     }
 
     /// The wrong choice that a text tells in words.

@@ -6,7 +6,7 @@ use algebra::{Assumptions, Role};
 use serde::{Deserialize, Serialize};
 use skills::ids::method_named;
 use skills::solving::{NotSolved, Solved, Task, TaskKind, decimals, work};
-use skills::typed::{TypedWorking, work_in_words};
+use skills::typed::{TypedWorking, not_understood, work_in_words};
 use teaching::verdict::VerdictWord;
 use teaching::working::WorkingLine;
 
@@ -149,7 +149,10 @@ pub fn answer(request: &SolveRequest) -> SolveAnswer {
     let Ok(found) = found else { return unanswered("This takes too much to be worked out.") };
     match found {
         Ok(found) => solved(id, found),
-        Err(NotSolved::Because(says)) => unanswered(&says),
+        Err(NotSolved::Because(says)) => {
+            let told = (name == "auto").then(|| not_understood(&request.problem)).flatten();
+            unanswered(&told.unwrap_or(says))
+        }
         Err(NotSolved::Unreadable(error)) => SolveAnswer {
             error: Some(unreadable(&request.problem, &error)),
             ..SolveAnswer::unreadable(id, "")

@@ -4,6 +4,7 @@ pub(super) use super::pictured;
 pub(super) use crate::scenario::{self, own};
 pub(super) use teaching::draw::Draw;
 pub(super) use teaching::figure::{Circle, Figure, Polygon};
+pub(super) use teaching::formulas;
 pub(super) use teaching::ids::{MethodId, SlipId};
 pub(super) use teaching::problem::Posed;
 pub(super) use teaching::skill::{Card, Method, Skill, Stage, Strand, Term};
@@ -18,6 +19,7 @@ pub(super) use teaching::typeset::{
     Lines, bracketed, decimal, fraction, line, measured, tex, tex_as_typed,
 };
 pub(super) use teaching::working::Working;
+pub(super) use teaching::world::World;
 
 use algebra::number::{Integer, square_part};
 use num_traits::ToPrimitive;
@@ -55,6 +57,16 @@ pub(super) fn sum(terms: &[(i64, &str)]) -> String {
         typed += of;
     }
     if typed.is_empty() { "0".into() } else { typed }
+}
+
+/// `27 cm`
+pub(super) fn measured_in(value: i64, unit: &str) -> String {
+    format!("{value} {unit}")
+}
+
+/// `cm²` for `cm`
+pub(super) fn squared(unit: &str) -> String {
+    format!("{unit}²")
 }
 
 /// The value of a calculation rounded to that many places, all of them written; `?` where it has none.

@@ -28,6 +28,7 @@ use teaching::scenario::OwnScenario;
 use teaching::skill::{Skill, Stage};
 use teaching::stored;
 use teaching::working::{Draft, Unproved, Working, WorkingLine};
+use teaching::world::World;
 use utoipa::ToSchema;
 
 /// Most rungs that one ladder may have.
@@ -114,6 +115,9 @@ pub struct Rung {
     /// Somebody's working, when the line that breaks in it is asked for.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub flawed: Option<FlawedWorking>,
+    /// The quantities behind it and what holds between them, where it is more than its line.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub world: Option<World>,
 }
 
 impl Answer {
@@ -237,6 +241,8 @@ pub enum NotProved {
     NoWorking,
     /// A line of the working does not hold.
     Line(Unproved),
+    /// Its world does not hold, or asks for something else: what is wrong with it.
+    World(String),
     /// The working ends somewhere else than at the answer.
     EndsElsewhere,
     /// Fewer than three wrong choices could be made.
@@ -256,6 +262,9 @@ pub fn prove(
 ) -> Result<Rung, NotProved> {
     if !follows(posed) {
         return Err(NotProved::AnswerDoesNotFollow);
+    }
+    if let Some(wrong) = posed.world.as_ref().and_then(|world| unsound(world, posed)) {
+        return Err(NotProved::World(wrong));
     }
     let working = skill.working(posed, method).ok_or(NotProved::NoWorking)?;
     let mut lines = working.verified_in(&posed.setting()).map_err(NotProved::Line)?;
@@ -282,6 +291,7 @@ pub fn prove(
         given: posed.given.clone(),
         story: posed.story.is_some() && matches!(posed.key, Key::Line(_)),
         flawed: None,
+        world: posed.world.clone(),
     };
     if posed.flawed.is_none() {
         taught::tell(&mut rung, method == skill.card().methods[0].id);
@@ -292,6 +302,13 @@ pub fn prove(
         flawed::key(skill, &mut rung);
     }
     Ok(rung)
+}
+
+/// What is wrong with the world of a problem.
+fn unsound(world: &World, posed: &Posed) -> Option<String> {
+    let asked = world.asked_for().and_then(|asked| asked.number());
+    let is_other = asked.zip(posed.answer()).is_some_and(|(asked, answer)| asked != answer);
+    world.unsound().or_else(|| is_other.then(|| "It asks for another value.".into()))
 }
 
 fn is_shown(posed: &Posed) -> bool {

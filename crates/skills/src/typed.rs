@@ -95,14 +95,22 @@ fn found(problem: &str, method: Option<MethodId>) -> Result<TypedWorking, NoWork
         return found;
     }
     let found = general::work(problem, method);
-    // What is told in words and not understood is told with what is near it.
-    found.map_err(|why| match &near::near(problem)[..] {
-        [] => why,
-        _ if why.mend.is_some() || !is_in_words(problem) => why,
-        titles => no(format!(
-            "This was not understood. Skills that are near: {}. {CAN_DO}",
-            titles.join("; ")
-        )),
+    found.map_err(
+        |why| if why.mend.is_some() { why } else { not_understood(problem).map_or(why, no) },
+    )
+}
+
+/// What to say of a text in words that is not understood: which skills are near. `None` for what is no text in words.
+#[must_use]
+pub fn not_understood(problem: &str) -> Option<String> {
+    if !is_in_words(problem) {
+        return None;
+    }
+    Some(match &near::near(problem)[..] {
+        [] => format!("This was not understood. {CAN_DO}"),
+        near => {
+            format!("This was not understood. Skills that are near: {}. {CAN_DO}", near.join("; "))
+        }
     })
 }
 

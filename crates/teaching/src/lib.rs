@@ -8,6 +8,7 @@
 pub mod answer;
 pub mod draw;
 pub mod figure;
+pub mod formulas;
 pub mod ids;
 pub mod marking;
 pub mod moves;
@@ -25,6 +26,7 @@ pub mod typeset;
 pub mod verdict;
 pub mod words;
 pub mod working;
+pub mod world;
 
 pub use skill::{Skill, Stage};
 pub use verdict::{LineVerdict, VerdictWord};

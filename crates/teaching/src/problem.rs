@@ -3,6 +3,7 @@
 use crate::figure::Figure;
 use crate::ids::{MethodId, SlipId};
 use crate::working::Working;
+use crate::world::World;
 use algebra::form::Form;
 use algebra::number::Notation;
 use algebra::{Assumptions, Expr, ExprKind, Line, Rational, Relation, Setting};
@@ -36,6 +37,8 @@ pub struct Posed {
     pub figure: Option<Figure>,
     /// The pictures of its workings, as they grow.
     pub grown: Vec<Grown>,
+    /// The quantities behind it, where it is more than its line.
+    pub world: Option<World>,
 }
 
 /// The picture of a working as it stands with one of its lines.
@@ -116,6 +119,7 @@ impl Posed {
             workings: Vec::new(),
             figure: None,
             grown: Vec::new(),
+            world: None,
         }
     }
 
@@ -248,6 +252,13 @@ impl Posed {
     ) -> Self {
         let of_lines = figures.into_iter();
         self.grown.extend(of_lines.map(|(line, figure)| Grown { method, line, figure }));
+        self
+    }
+
+    /// With the world behind it.
+    #[must_use]
+    pub fn knows(mut self, world: World) -> Self {
+        self.world = Some(world);
         self
     }
 

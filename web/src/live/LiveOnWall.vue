@@ -70,6 +70,8 @@ const window_ = (): void => void window.open(router.resolve({ name: 'live', para
 const going = computed(() => (view.value?.ended ? undefined : view.value))
 const compares = computed(() => (view.value?.answers.length ?? 0) > 1)
 const most = computed(() => Math.max(1, ...(view.value?.shares ?? []).map((share) => share.count)))
+/** What is asked stands on the wall as long as it is open: a class looks up. */
+const isAsked = computed(() => Boolean(going.value?.question && going.value.open))
 const hasPanel = computed(() => Boolean(going.value && (going.value.answers.length || going.value.shares.length || going.value.wonder || going.value.right !== undefined)))
 defineExpose({
   toggleCode: () => (going.value ? (shows.value = !shows.value) : void ask()),
@@ -84,7 +86,6 @@ defineExpose({
     <template v-else>
       <button type="button" :aria-expanded="shows" @click="shows = !shows">{{ liveWords.joined(going.joined) }}</button>
       <span v-if="going.hands">{{ liveWords.hands(going.hands) }}</span>
-      <span v-if="going.question && going.open">{{ liveWords.answered(going.answered, going.joined) }}</span>
       <button type="button" @click="window_">{{ liveWords.window }}</button>
     </template>
     <failure-note v-if="failure" :failure="failure" />
@@ -98,8 +99,15 @@ defineExpose({
       <p class="count">{{ liveWords.joined(going.joined) }}</p>
       <el-button size="large" @click="shows = false">{{ liveWords.hide }}</el-button>
     </section>
+    <p v-if="isAsked && going && !hasPanel" class="asked">
+      <math-text :text="going.prompt ?? ''" />
+      <strong>{{ liveWords.answered(going.answered, going.joined) }}</strong>
+    </p>
     <section v-if="hasPanel && going" class="panel" :class="{ compares }" aria-live="polite">
-      <p v-if="going.prompt" class="prompt"><math-text :text="going.prompt" /></p>
+      <p v-if="going.prompt" class="prompt">
+        <math-text :text="going.prompt" />
+        <strong v-if="isAsked">{{ liveWords.answered(going.answered, going.joined) }}</strong>
+      </p>
       <blockquote v-if="going.wonder" class="wonder">{{ going.wonder }}</blockquote>
       <div v-if="going.answers.length" class="answers">
         <ol v-for="(answer, n) in going.answers" :key="n">
@@ -155,6 +163,7 @@ defineExpose({
   cursor: pointer;
 }
 .way-in,
+.asked,
 .panel {
   position: fixed;
   z-index: 20;
@@ -190,6 +199,23 @@ defineExpose({
   font-size: clamp(1.1rem, 2vw, 2rem);
   font-weight: 700;
 }
+.asked {
+  inset-block-end: 64px;
+  inset-inline: 2vw;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0 2vw;
+  margin: 0;
+  padding: 0.5em 1em;
+  font-size: clamp(1.1rem, 2vw, 2.2rem);
+}
+.asked strong,
+.prompt strong {
+  color: var(--ink-soft);
+  font-size: 0.8em;
+}
 .panel {
   /* Clear of the buttons of the wall, which may take two rows. */
   inset-block-end: 100px;
@@ -210,6 +236,9 @@ defineExpose({
   margin: 0;
 }
 .prompt {
+  display: flex;
+  justify-content: space-between;
+  gap: 1em;
   font-size: 0.75em;
   color: var(--ink-soft);
 }

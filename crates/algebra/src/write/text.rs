@@ -7,11 +7,12 @@ use super::{
 use crate::expr::{Constant, Expr, ExprKind};
 use crate::line::{Line, Piece};
 use crate::number::Notation;
+use crate::{Options, read_line_with};
 
 /// The expression in plain text.
 #[must_use]
 pub fn text(expr: &Expr) -> String {
-    Writing::of(expr, has_units(expr))
+    Writing::of(expr, Manner { units: has_units(expr), careful: false })
 }
 
 /// Whether letters behind a number may be read as units.
@@ -19,19 +20,37 @@ fn has_units(expr: &Expr) -> bool {
     expr.any(&mut |part| matches!(part.kind, ExprKind::Unit(_)))
 }
 
-/// The line in plain text. A sentence has none of its own: the caller has the words.
+/// The line in plain text, as a person writes it; where that would be read as something else, with every sign and
+/// bracket. A sentence has no text of its own: the caller has the words.
 #[must_use]
 pub fn text_line(line: &Line) -> String {
-    let written = unrounded(line);
+    let units = line.expressions().iter().any(|side| has_units(side));
+    let usual = rounded(line, Manner { units, careful: false });
+    if matches!(line, Line::Sentence(_)) || reads_as(&usual, line, units) {
+        return usual;
+    }
+    let careful = rounded(line, Manner { units, careful: true });
+    if reads_as(&careful, line, units) { careful } else { usual }
+}
+
+/// Whether `text` is read as `line`. Units are known here; alone a line tells them where they can be little else.
+fn reads_as(text: &str, line: &Line, units: bool) -> bool {
+    let options = Options { quantities: units, ..Options::default() };
+    read_line_with(text, options).is_ok_and(|reading| reading.line == *line)
+}
+
+/// The line with the note of how far it is rounded.
+fn rounded(line: &Line, manner: Manner) -> String {
+    let written = unrounded(line, manner);
     match rounding_note(line) {
         Some(note) => format!("{written} ({note})"),
         None => written,
     }
 }
 
-fn unrounded(line: &Line) -> String {
-    let units = line.expressions().iter().any(|side| has_units(side));
-    let text = |expr: &Expr| Writing::of(expr, units);
+fn unrounded(line: &Line, manner: Manner) -> String {
+    let text = |expr: &Expr| Writing::of(expr, manner);
+    let text_line = |line: &Line| rounded(line, manner);
     match line {
         Line::AnyOf(lines) if answer(lines).is_some() => {
             format!("answer: {}", text_line(&lines[0]))
@@ -81,22 +100,31 @@ fn unrounded(line: &Line) -> String {
     }
 }
 
+/// How a line is written.
+#[derive(Debug, Clone, Copy)]
+struct Manner {
+    /// Whether the line has units: then letters side by side stand apart.
+    units: bool,
+    /// Whether every product shows its sign, and all that is not one sign or number stands in brackets.
+    careful: bool,
+}
+
 /// What has been written.
 struct Writing {
     out: String,
-    /// Whether the line has units: then letters side by side stand apart.
-    units: bool,
+    manner: Manner,
 }
 
 impl Writing {
-    fn of(expr: &Expr, units: bool) -> String {
-        let mut writing = Self { out: String::new(), units };
+    fn of(expr: &Expr, manner: Manner) -> String {
+        let mut writing = Self { out: String::new(), manner };
         writing.write(expr);
         writing.out
     }
 
     /// `expr` in brackets unless it holds together at least as strongly as `least`.
     fn held(&mut self, expr: &Expr, least: Strength) {
+        let least = if self.manner.careful { Strength::Value } else { least };
         if strength(expr) >= least {
             self.write(expr);
         } else {
@@ -155,9 +183,9 @@ impl Writing {
             }
             ExprKind::Multiply(a, b) => {
                 self.held(a, Strength::Product);
-                let mut next = Self { out: String::new(), units: self.units };
+                let mut next = Self { out: String::new(), manner: self.manner };
                 next.held(b, Strength::Function);
-                if !may_touch(a, b) || self.stands_apart(&next.out) {
+                if self.manner.careful || !may_touch(a, b) || self.stands_apart(&next.out) {
                     self.out.push_str(" × ");
                 } else if self.may_apply(a, &next.out) || makes_a_word(&self.out, &next.out) {
                     self.out.push(' ');
@@ -255,7 +283,7 @@ impl Writing {
             && self.out.strip_suffix('0').is_some_and(|before| !before.ends_with(is_number));
         self.out.ends_with('\'')
             || is_hexadecimal
-            || self.units && (bracket || next.starts_with(is_letter))
+            || self.manner.units && (bracket || next.starts_with(is_letter))
     }
 
     /// Whether a letter before a bracket has to stand off it: `g (x + 1)` is no value of g, `f^(-1) (x + 1)` none of its

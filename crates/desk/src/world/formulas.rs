@@ -1,70 +1,69 @@
-//! The formulas of the trade, in the letters that a class uses.
+//! Formulas in letters or words: those of the problem's world, and those of the trade.
 
-use algebra::{Line, Setting, StepVerdict, compare_given, read_line};
+use super::World;
+use algebra::expr::is_name;
+use algebra::step::exact_value;
+use algebra::{Assumptions, Line, Setting, StepVerdict, compare_given, read_line};
+use teaching::formulas::ALL;
+use teaching::slips::Slip;
 
-/// Each formula once; a line that says the same in the same letters is it, solved for whichever letter.
-const FORMULAS: &[&str] = &[
-    // Areas and perimeters
-    "A = b h",
-    "A = b h/2",
-    "A = l w",
-    "A = l b",
-    "A = a b",
-    "A = l^2",
-    "A = s^2",
-    "A = a^2",
-    "A = (a + b) h/2",
-    "A = (a + c) h/2",
-    "P = 2(l + w)",
-    "P = 2(a + b)",
-    "P = 4s",
-    "P = 4a",
-    // Circles
-    "C = 2 π r",
-    "C = π d",
-    "A = π r^2",
-    "d = 2r",
-    "A = π d^2/4",
-    // Solids
-    "V = l w h",
-    "V = a b c",
-    "V = A h",
-    "V = π r^2 h",
-    "V = 4/3 π r^3",
-    "V = π r^2 h/3",
-    "V = s^3",
-    "V = a^3",
-    // Right-angled triangles
-    "a^2 + b^2 = c^2",
-    "sin(A) = a/c",
-    "cos(A) = b/c",
-    "tan(A) = a/b",
-    // Rates
-    "v = d/t",
-    "v = s/t",
-    "s = d/t",
-    "d = m/V",
-    "I = P r t",
-    "A = P(1 + r)^t",
-    // Straight lines and sequences
-    "y = m x + c",
-    "y = m x + b",
-    "a_n = a_1 + (n - 1) d",
-    "a_n = a_1 r^(n - 1)",
-];
+/// What a line in several letters is to a problem.
+pub(super) enum Formula {
+    /// It is true of its quantities, or a formula of the trade in letters that the problem does not use.
+    Holds,
+    /// With the problem's quantities it is false, and its words say that they are meant.
+    Breaks(Option<&'static dyn Slip>),
+    /// With the usual letters it is false; but letters are anybody's own.
+    DoesNotFit(Option<&'static dyn Slip>),
+    /// It is none that is known.
+    Unknown,
+}
 
-/// Whether a line is one of them.
+impl World<'_> {
+    /// What a line in several letters is to the problem.
+    pub(super) fn formula(&self, line: &Line) -> Formula {
+        let truth = self.rung.world.as_ref().and_then(|world| world.is_true(line));
+        match truth {
+            Some(true) => Formula::Holds,
+            None if is_known(line) => Formula::Holds,
+            None => Formula::Unknown,
+            Some(false) if line.symbols().iter().all(|name| is_name(name)) => {
+                Formula::Breaks(self.slip_in(line))
+            }
+            Some(false) => Formula::DoesNotFit(self.slip_in(line)),
+        }
+    }
+
+    /// The slip that a false formula for what is asked leads to.
+    fn slip_in(&self, line: &Line) -> Option<&'static dyn Slip> {
+        let world = self.rung.world.as_ref()?;
+        let (name, _) = line.as_equation()?;
+        let asked = world.asked_for()?;
+        if !asked.is_called(&algebra::write::text(name)) {
+            return None;
+        }
+        let put_in = world.put_in(line, |quantity| quantity.part != teaching::world::Part::Asked);
+        self.slip_to(&exact_value(put_in.as_equation()?.1)?)
+    }
+}
+
+/// Whether a line is a formula of the trade; lengths and amounts are positive.
 pub(super) fn is_known(line: &Line) -> bool {
     let letters = line.symbols();
-    FORMULAS.iter().any(|formula| {
+    let setting = Setting { assumed: positive(), ..Setting::default() };
+    ALL.iter().any(|formula| {
         read_line(formula).is_ok_and(|reading| {
             reading.line.symbols() == letters
                 && matches!(
-                    compare_given(&reading.line, line, &Setting::default()),
+                    compare_given(&reading.line, line, &setting),
                     StepVerdict::Equivalent { .. }
                 )
         })
     })
+}
+
+fn positive() -> Assumptions {
+    Assumptions::read(["positive"]).unwrap_or_default()
 }
 
 #[cfg(test)]
@@ -82,21 +81,12 @@ mod tests {
             "P = 2l + 2w",
             "d = v t",
             "V = l × w × h",
+            "c = sqrt(a^2 + b^2)",
         ] {
             assert!(is_known(&read_line(text).expect(text).line), "{text}");
         }
         for text in ["A = 2 b h", "A = π r", "C = π r^2", "P = l + w", "A = b + h"] {
             assert!(!is_known(&read_line(text).expect(text).line), "{text}");
-        }
-    }
-
-    #[test]
-    fn all_can_be_read() {
-        for formula in FORMULAS {
-            assert!(
-                read_line(formula).is_ok_and(|reading| reading.line.symbols().len() > 1),
-                "{formula}"
-            );
         }
     }
 }

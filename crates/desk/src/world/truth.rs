@@ -1,17 +1,21 @@
 //! What is true of a problem though it does not follow from the line above: names, calculations, formulas, set-ups.
 
 use super::asked::number_in;
+use super::formulas::Formula;
 use super::typed::plain;
-use super::{World, formulas, sentence};
+use super::{World, sentence};
 use crate::JudgedLine;
 use crate::finished::{is_decimal, is_worked_out};
 use crate::task::{Progress, Task, WRITE_NEARLY};
 use algebra::degrees::in_radians;
 use algebra::step::exact_value;
 use algebra::{Expr, ExprKind, Line, Rational, Relation, Role, StepVerdict, judge_alone};
+use teaching::slips::Slip;
 use teaching::verdict::{LineVerdict, VerdictWord};
 
 const PUT_IN: &str = "Now put in what is given.";
+const WHICH_FORMULA: &str =
+    "With the numbers of this problem the two sides are not the same. Which formula fits?";
 const FITS_STORY: &str = "This fits the story.";
 const FITS: &str = "This fits the problem.";
 const AS_ROUNDED: &str = "Right, as far as it is rounded.";
@@ -100,13 +104,25 @@ impl World<'_> {
                 let meant = before.written_out(line);
                 let (letters, known) = (meant.symbols(), task.problem.symbols());
                 let is_new = letters.iter().any(|name| !known.contains(name));
-                if letters.len() > 1 && is_new && (!task.asks_letter || formulas::is_known(line)) {
+                if letters.len() > 1 && is_new {
                     // `A = bh/2`, before the numbers are put in.
                     let mut found = holds(Role::Defines, PUT_IN, aside());
-                    if !formulas::is_known(line) {
-                        found.0.verdict = LineVerdict::saying(VerdictWord::CantTell, PUT_IN);
+                    let other = match self.formula(line) {
+                        Formula::Holds => return Some(found),
+                        Formula::Breaks(slip) => Some((VerdictWord::Breaks, slip)),
+                        Formula::DoesNotFit(slip) => Some((VerdictWord::CantTell, slip)),
+                        Formula::Unknown if task.asks_letter => None,
+                        Formula::Unknown => {
+                            found.0.verdict = LineVerdict::saying(VerdictWord::CantTell, PUT_IN);
+                            return Some(found);
+                        }
+                    };
+                    if let Some((word, slip)) = other {
+                        let says = slip.map_or(WHICH_FORMULA, Slip::to_student);
+                        found.0.slip = slip.map(Slip::id);
+                        found.0.verdict = LineVerdict::saying(word, says);
+                        return Some(found);
                     }
-                    return Some(found);
                 }
                 self.set_up(line, task, before).map(|above| {
                     let says = if before.above.is_none() { FITS_STORY } else { FITS };

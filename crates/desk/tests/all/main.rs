@@ -8,6 +8,7 @@ mod class_writes;
 mod desk_answers;
 mod desks;
 mod keeps_the_answer;
+mod known;
 mod solutions;
 mod solutions_table;
 mod unreadable;

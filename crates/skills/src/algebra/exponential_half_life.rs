@@ -106,6 +106,16 @@ impl Fade {
         self.times * self.half_life
     }
 
+    /// What it knows; `left` of `start` after `times` halvings.
+    fn world(&self) -> World {
+        World::by(formulas::HALVED)
+            .between("start", "start", self.start, self.unit)
+            .between("half-life", "", self.half_life, self.time)
+            .between("number of half-lives", "n", self.times, "")
+            .between("time", "t", self.total(), self.time)
+            .between("amount left", "left", self.left, self.unit)
+    }
+
     /// The halvings in a table, from line `first` on, one more column with each line.
     fn table(&self, first: i64) -> Vec<(usize, Figure)> {
         let until = |last: i64| {
@@ -161,6 +171,7 @@ fn amount(draw: &mut Draw) -> Posed {
         line(&left.to_string()),
         Form::Any,
     )
+    .knows(fade.world())
     .slip(fraction(start, times), slip::MULTIPLIED_BY_NUMBER)
     .slip((left * 2).to_string(), slip::ONE_HALVING_OFF)
     .slip(fraction(left, 2), slip::ONE_HALVING_OFF)
@@ -213,6 +224,7 @@ fn how_many(draw: &mut Draw) -> Posed {
         "n",
         from_int(times),
     )
+    .knows(fade.world())
     .slip(fraction(start, 2 * left), slip::MULTIPLIED_BY_NUMBER)
     .slip((times + 1).to_string(), slip::ONE_HALVING_OFF)
     .slip((times - 1).to_string(), slip::ONE_HALVING_OFF)
@@ -251,6 +263,7 @@ fn how_long(draw: &mut Draw) -> Posed {
         "t",
         from_int(total),
     )
+    .knows(fade.world())
     .slip(times.to_string(), slip::TIME_FOR_COUNT)
     .slip((total + half_life).to_string(), slip::ONE_HALVING_OFF)
     .slip((total - half_life).to_string(), slip::ONE_HALVING_OFF)
@@ -276,6 +289,7 @@ fn the_half_life(draw: &mut Draw) -> Posed {
         "h",
         from_int(half_life),
     )
+    .knows(fade.world())
     .slip(fraction(total, 2), slip::START_HALVED_EACH_TIME)
     .slip(fraction(total, times + 1), slip::ONE_HALVING_OFF)
     .slip((total * times).to_string(), slip::MULTIPLIED_BY_NUMBER)

@@ -279,6 +279,13 @@ fn weighed(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
+    .knows(
+        World::by(formulas::LINE)
+            .given("start", "c", start, unit)
+            .between("growth each week", "m", step, unit)
+            .given("week", "x", week, "")
+            .asked("prediction", "y", value, unit),
+    )
     .slip((step * week).to_string(), slip::START_FORGOTTEN)
     .slip((value + step).to_string(), slip::DIFFERENCE_FOR_RATIO)
     .near([(start * week).to_string(), (value - step).to_string()])

@@ -339,6 +339,13 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
         let typed = format!("{first} + ({n} - 1) × {step}");
         let each = asked(how_many, n);
         Posed::value(format!("{text} {each}"), line(&typed), line(&value.to_string()), Form::Any)
+            .knows(
+                World::by(formulas::LINEAR_TERM)
+                    .given("first term", "a", first, "")
+                    .given("difference", "d", step, "")
+                    .given("number of the term", "n", n, "")
+                    .asked("term", "t_n", value, unit),
+            )
             .slip((value + step).to_string(), slip::FIRST_TERM_NOT_SET_RIGHT)
             .slip((first * n).to_string(), slip::FIRST_TERM_FOR_DIFFERENCE)
             .slip((value - step).to_string(), slip::ONE_STEP_OFF)
@@ -359,6 +366,13 @@ fn cells(index: usize, draw: &mut Draw) -> Posed {
         let equation = format!("{} = {value}", rule(first, step));
         let each = asked(which, value);
         let posed = Posed::equation(format!("{text} {each}"), line(&equation), "n", from_int(n))
+            .knows(
+                World::by(formulas::LINEAR_TERM)
+                    .given("first term", "a", first, "")
+                    .given("difference", "d", step, "")
+                    .given("term", "t_n", value, unit)
+                    .asked("number of the term", "n", n, ""),
+            )
             .slip((n - 1).to_string(), slip::ONE_STEP_OFF)
             .slip(fraction(value, first), slip::FIRST_TERM_FOR_DIFFERENCE)
             .near([(n + 1).to_string()])

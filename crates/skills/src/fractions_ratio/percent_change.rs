@@ -71,7 +71,14 @@ fn changed(prompt: String, old: i64, p: i64, up: bool) -> Posed {
     let (sign, whole) = if up { ('+', 100 + p) } else { ('-', 100 - p) };
     let typed = format!("{old} {sign} {p}% of {old}");
     let factor = decimal(whole, 2);
+    let world = World::by(formulas::MULTIPLIED)
+        .given("old value", "old", old, "")
+        .given("percent", "percent", format!("{p}%"), "")
+        .between("change", "change", change, "")
+        .between("multiplier", "multiplier", &factor, "")
+        .asked("new value", "new", new, "");
     Posed::value(prompt, line(&typed), line(&new.to_string()), Form::Any)
+        .knows(world)
         .slip(change.to_string(), slip::CHANGE_ONLY)
         .slip(other.to_string(), slip::WRONG_DIRECTION)
         .near([(if up { old + p } else { old - p }).to_string(), (new + 10).to_string()])
@@ -117,6 +124,14 @@ fn reverse(draw: &mut Draw) -> Posed {
         "n",
         from_int(old),
     )
+    .knows(
+        World::by(formulas::MULTIPLIED)
+            .given("percent", "percent", format!("{p}%"), "")
+            .given("new value", "new", new, "")
+            .between("multiplier", "multiplier", &factor, "")
+            .between("one percent", "", decimal(old, 2), "")
+            .asked("old value", "old", old, ""),
+    )
     .slip(decimal(wrong, 2), slip::PERCENT_OF_THE_NEW)
     .slip(decimal(new * whole, 2), slip::WRONG_DIRECTION)
     .way(
@@ -140,6 +155,14 @@ fn successive(draw: &mut Draw) -> Posed {
         line(&typed),
         line(&new),
         Form::Any,
+    )
+    .knows(
+        World::new()
+            .given("old value", "old", old, "")
+            .given("rise", "", format!("{p}%"), "")
+            .given("fall", "", format!("{q}%"), "")
+            .between("value after the rise", "", decimal(old * (100 + p), 2), "")
+            .asked("new value", "new", &new, ""),
     )
     .slip(decimal(old * (100 + p - q), 2), slip::PERCENTS_ADDED)
     .slip(decimal(old * (100 - p) * (100 + q), 4), slip::WRONG_DIRECTION)

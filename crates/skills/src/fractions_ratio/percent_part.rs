@@ -57,7 +57,14 @@ pub(super) fn worked(prompt: String, tenths: i64, whole: i64) -> Posed {
     let typed = format!("{per}% of {whole}");
     let part = decimal(tenths * whole, 3);
     let (factor, over) = (decimal(tenths, 3), fraction(tenths, 1000));
+    let world = World::by(formulas::PART)
+        .given("percent", "percent", format!("{per}%"), "")
+        .given("whole", "whole", whole, "")
+        .between("one percent", "", decimal(whole, 2), "")
+        .between("ten percent", "", decimal(whole, 1), "")
+        .asked("part", "part", &part, "");
     let mut posed = Posed::value(prompt, line(&typed), line(&part), Form::Any)
+        .knows(world)
         .slip(decimal(tenths * whole, 1), slip::PERCENT_AS_NUMBER)
         .slip(decimal(whole * 1000 / tenths.max(1), 2), slip::DIVIDED_BY_PERCENT)
         .near([

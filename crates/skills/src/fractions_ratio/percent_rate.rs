@@ -67,7 +67,13 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
     let factor = decimal(p, 2);
     // Of a hundred, the bar is cut already.
     let last = if whole == 100 { 1 } else { 2 };
+    let world = World::by(formulas::PART)
+        .given("part", "part", part, "")
+        .given("whole", "whole", whole, "")
+        .between("one percent", "", decimal(whole, 2), "")
+        .asked("percent", "percent", format!("{p}%"), "");
     Posed::value(prompt, line(&typed), line(&format!("{p}%")), Form::Percent)
+        .knows(world)
         .slip(format!("{}%", decimal(whole * 1000 / part.max(1), 1)), slip::DIVIDED_OTHER_WAY)
         .slip(format!("{factor}%"), slip::NOT_PER_HUNDRED)
         .slip(format!("{}%", (whole - part).abs()), slip::DIFFERENCE_AS_PERCENT)

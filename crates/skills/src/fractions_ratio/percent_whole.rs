@@ -55,7 +55,14 @@ fn worked(prompt: String, p: i64, whole: i64) -> Posed {
     let factor = decimal(p, 2);
     let equation = format!("{factor} × n = {part}");
     let one = decimal(whole, 2);
+    let world = World::by(formulas::PART)
+        .given("part", "part", part, "")
+        .given("percent", "percent", format!("{p}%"), "")
+        .between("one percent", "", &one, "")
+        .between("ten percent", "", decimal(whole, 1), "")
+        .asked("whole", "whole", whole, "");
     Posed::equation(prompt, line(&equation), "n", from_int(whole))
+        .knows(world)
         .slip(decimal(p * part, 2), slip::MULTIPLIED_FOR_WHOLE)
         .slip(one.clone(), slip::ONE_PERCENT_AS_WHOLE)
         .way(

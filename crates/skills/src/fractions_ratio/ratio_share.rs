@@ -82,6 +82,7 @@ fn larger_share(index: usize, draw: &mut Draw) -> Posed {
         line(&answer.to_string()),
         Form::Any,
     )
+    .knows(shared(total, &[a, b], unit).asked("share", "", answer, thing))
     .slip(fraction(total, mine), slip::DIVIDED_BY_EACH)
     .slip(unit.to_string(), slip::ONE_PART_GIVEN)
     .slip((theirs * unit).to_string(), slip::OTHER_SHARE)
@@ -111,6 +112,12 @@ fn from_difference(draw: &mut Draw) -> Posed {
         "x",
         from_int(total),
     )
+    .knows(
+        shared(total, &[a, b], unit)
+            .given("difference", "", difference, "")
+            .between("difference of the parts", "", b - a, "")
+            .asked("total", "x", total, thing),
+    )
     .slip((difference * (a + b)).to_string(), slip::DIVIDED_BY_EACH)
     .slip((b * unit).to_string(), slip::OTHER_SHARE)
     .slip(unit.to_string(), slip::ONE_PART_GIVEN)
@@ -120,6 +127,18 @@ fn from_difference(draw: &mut Draw) -> Posed {
         .then(&format!("(x/{}) × {} = {difference}", a + b, b - a), format!("{other} has {} more", parts(b - a)))
         .then(&format!("x/{} = {unit}", a + b), "Find one part")
         .then(&format!("x = {total}"), format!("There are {} parts in all", a + b)))
+}
+
+/// Shares in a ratio, one part of which is `unit`; what is asked for comes behind.
+fn shared(total: i64, ratio: &[i64], unit: i64) -> World {
+    let all: i64 = ratio.iter().sum();
+    ratio.iter().fold(
+        World::new()
+            .between("total", "", total, "")
+            .between("number of parts", "", all, "")
+            .between("one part", "", unit, ""),
+        |world, n| world.between("share", "", n * unit, ""),
+    )
 }
 
 fn parts(n: i64) -> String {
@@ -139,6 +158,7 @@ fn from_one_share(draw: &mut Draw) -> Posed {
         "x",
         from_int(total),
     )
+    .knows(shared(total, &[a, b], unit).asked("total", "x", total, thing))
     .slip((b * unit).to_string(), slip::OTHER_SHARE)
     .slip(unit.to_string(), slip::ONE_PART_GIVEN)
     .slip((share * (a + b)).to_string(), slip::DIVIDED_BY_EACH)
@@ -184,6 +204,7 @@ fn three(draw: &mut Draw) -> Posed {
     };
     let typed = format!("{c} × ({total} ÷ ({a} + {b} + {c}))");
     let posed = Posed::value(prompt, line(&typed), line(&(c * unit).to_string()), Form::Any)
+        .knows(shared(total, &[a, b, c], unit).asked("share", "", c * unit, thing))
         .slip(fraction(total, c), slip::DIVIDED_BY_EACH)
         .slip(unit.to_string(), slip::ONE_PART_GIVEN)
         .slip((b * unit).to_string(), slip::OTHER_SHARE)

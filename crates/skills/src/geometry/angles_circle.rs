@@ -94,6 +94,12 @@ fn inscribed(draw: &mut Draw) -> Posed {
         Lines::start(&typed).then(&half.to_string(), "An inscribed angle is half of its arc"),
     )
     .figure(seen(arc, &format!("{arc}°"), "x", ""))
+    .knows(
+        World::new()
+            .given("arc", "", arc, "°")
+            .between("other arc", "", 360 - arc, "°")
+            .asked("angle", "", half, "°"),
+    )
 }
 
 fn central(draw: &mut Draw) -> Posed {
@@ -116,6 +122,12 @@ fn central(draw: &mut Draw) -> Posed {
         ),
     )
     .figure(seen(2 * angle, "", &format!("{angle}°"), "x"))
+    .knows(
+        World::new()
+            .given("inscribed angle", "", angle, "°")
+            .between("arc", "", 2 * angle, "°")
+            .asked("central angle", "", 2 * angle, "°"),
+    )
 }
 
 fn arc_from_angle(draw: &mut Draw) -> Posed {
@@ -138,6 +150,7 @@ fn arc_from_angle(draw: &mut Draw) -> Posed {
             .then(&format!("x = {arc}"), "Work it out"),
     )
     .figure(seen(arc, "x", &format!("{angle}°"), ""))
+    .knows(World::new().given("inscribed angle", "", angle, "°").asked("arc", "", arc, "°"))
 }
 
 /// Which equation belongs to the figure?
@@ -188,6 +201,12 @@ fn semicircle(draw: &mut Draw) -> Posed {
             .then(&other.to_string(), "The angles of a triangle add up to 180°"),
     )
     .answered(format!("It is {other}°."), "")
+    .knows(
+        World::new()
+            .given("first angle", "", one, "°")
+            .between("angle on the half circle", "", 90, "°")
+            .asked("other angle", "", other, "°"),
+    )
 }
 
 /// An inscribed angle and its arc, or two inscribed angles, as expressions.

@@ -90,11 +90,27 @@ impl Ell {
     }
 }
 
+/// An L as two rectangles, and as a larger one without its corner.
+fn pieces(ell: &Ell, unit: &str) -> World {
+    let ((a, b), (c, d)) = ell.split();
+    let in_squares = squared(unit);
+    World::new()
+        .given("length", "l", ell.long, unit)
+        .given("width", "w", ell.high, unit)
+        .given("length of the corner", "", ell.cut_long, unit)
+        .given("width of the corner", "", ell.cut_high, unit)
+        .between("lower rectangle", "", a * b, &in_squares)
+        .between("upper rectangle", "", c * d, &in_squares)
+        .between("whole rectangle", "", ell.long * ell.high, &in_squares)
+        .between("corner", "", ell.cut_long * ell.cut_high, &in_squares)
+}
+
 fn area_of(prompt: String, ell: &Ell) -> Posed {
     let ((a, b), (c, d)) = ell.split();
     let (typed, area) = (format!("{a} × {b} + {c} × {d}"), ell.area());
     let whole = format!("{} × {} - {} × {}", ell.long, ell.high, ell.cut_long, ell.cut_high);
     Posed::value(prompt, line(&typed), line(&area.to_string()), Form::Any)
+        .knows(pieces(ell, "cm").asked("area", "A", area, "cm²"))
         .slip(
             (ell.long * (ell.high - ell.cut_high) + (ell.long - ell.cut_long) * ell.high)
                 .to_string(),
@@ -160,6 +176,16 @@ fn missing_side(draw: &mut Draw) -> Posed {
         from_int(c),
     )
     .figure(Polygon::around(&corners, &labels).into())
+    .knows(
+        World::new()
+            .given("area", "A", ell.area(), "cm²")
+            .given("length of the first rectangle", "", a, "cm")
+            .given("width of the first rectangle", "", b, "cm")
+            .given("height of the second rectangle", "", d, "cm")
+            .between("first rectangle", "", a * b, "cm²")
+            .between("second rectangle", "", c * d, "cm²")
+            .asked("width", "x", c, "cm"),
+    )
     .slip(fraction(ell.area(), d), slip::PIECE_FORGOTTEN)
     .slip((long - c).to_string(), slip::MISSING_SIDE_GUESSED)
     .near([(c + 1).to_string(), (ell.area() - a * b).to_string()])
@@ -186,6 +212,16 @@ fn cut_out(draw: &mut Draw) -> Posed {
         line(&typed),
         line(&(whole - hole).to_string()),
         Form::Any,
+    )
+    .knows(
+        World::new()
+            .given("length", "l", long, unit)
+            .given("width", "w", high, unit)
+            .given(&format!("length of the {inside}"), "", inner_long, unit)
+            .given(&format!("width of the {inside}"), "", inner_high, unit)
+            .between(&format!("whole {thing}"), "", whole, &squared(unit))
+            .between(inside, "", hole, &squared(unit))
+            .asked("rest", "A", whole - hole, &squared(unit)),
     )
     .slip(whole.to_string(), slip::PIECE_FORGOTTEN)
     .slip((whole + hole).to_string(), slip::OVERLAP_COUNTED_TWICE)
@@ -220,6 +256,12 @@ fn cost(index: usize, draw: &mut Draw) -> Posed {
         Form::Any,
     )
     .figure(ell.shape("m"))
+    .knows(
+        pieces(&ell, "m")
+            .given("price of one square metre", "", price, "dollars")
+            .between("area", "A", area, "m²")
+            .asked("cost", "c", total, "dollars"),
+    )
     .slip((long * high * price).to_string(), slip::MISSING_SIDE_GUESSED)
     .slip(area.to_string(), slip::PIECE_FORGOTTEN)
     .slip((2 * (long + high) * price).to_string(), slip::PERIMETER_FOR_AREA)

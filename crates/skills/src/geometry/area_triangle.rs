@@ -64,21 +64,29 @@ fn sides(draw: &mut Draw) -> (i64, i64) {
 
 /// A triangle on its base, to scale, with the side on its left and its height in dashes.
 #[expect(clippy::cast_precision_loss, reason = "lengths of a drawing are small")]
-fn triangle(b: i64, h: i64, slanted: i64) -> Figure {
+fn triangle(b: i64, h: i64, slanted: i64, unit: &str) -> Figure {
     let (base, top) = (b as f64, h as f64);
     let foot = ((slanted * slanted - h * h).max(0) as f64).sqrt();
-    let sides = [b.to_string(), String::new(), slanted.to_string()].to_vec();
+    let sides = vec![measured_in(b, unit), String::new(), measured_in(slanted, unit)];
     let corners = vec![[0.0, 0.0], [base, 0.0], [foot, top]];
     Polygon { corners, sides, ..Polygon::default() }
-        .dashed([foot, 0.0], [foot, top], h.to_string())
+        .dashed([foot, 0.0], [foot, top], measured_in(h, unit))
         .into()
 }
 
-fn worked(prompt: String, b: i64, h: i64, slanted: i64) -> Posed {
+fn worked(prompt: String, b: i64, h: i64, slanted: i64, unit: &str) -> Posed {
     let typed = format!("1/2 × {b} × {h}");
     let value = b * h / 2;
     Posed::value(prompt, line(&typed), line(&value.to_string()), Form::Any)
-        .figure(triangle(b, h, slanted))
+        .figure(triangle(b, h, slanted, unit))
+        .knows(
+            World::by(formulas::TRIANGLE)
+                .given("base", "b", b, unit)
+                .given("height", "h", h, unit)
+                .distracts("slanted side", "s", slanted, unit)
+                .between("rectangle around it", "", b * h, &squared(unit))
+                .asked("area", "A", value, &squared(unit)),
+        )
         .slip((b * h).to_string(), slip::HALF_FORGOTTEN)
         .slip(fraction(b * slanted, 2), slip::SLANTED_SIDE)
         .slip((b + h + slanted).to_string(), slip::SIDES_ADDED)
@@ -107,12 +115,13 @@ fn area(draw: &mut Draw) -> Posed {
         b,
         h,
         slanted,
+        "cm",
     )
 }
 
 fn find_the_slip(draw: &mut Draw) -> Posed {
     let (b, h) = sides(draw);
-    let posed = worked(String::new(), b, h, h + 1);
+    let posed = worked(String::new(), b, h, h + 1, "cm");
     let (typed, without) = (format!("1/2 × {b} × {h}"), format!("{b} × {h}"));
     let lines = [typed.as_str(), &without, &(b * h).to_string()];
     let of = format!("the area of a triangle with base {b} cm and height {h} cm");
@@ -128,6 +137,13 @@ fn height(draw: &mut Draw) -> Posed {
         line(&equation),
         "h",
         from_int(h),
+    )
+    .knows(
+        World::by(formulas::TRIANGLE)
+            .given("area", "A", area, "cm²")
+            .given("base", "b", b, "cm")
+            .between("rectangle around it", "", 2 * area, "cm²")
+            .asked("height", "h", h, "cm"),
     )
     .slip(fraction(area, b), slip::HALF_FORGOTTEN)
     .slip((area - b).to_string(), slip::SIDES_ADDED)
@@ -151,6 +167,15 @@ fn composite(draw: &mut Draw) -> Posed {
         line(&value.to_string()),
         Form::Any,
     )
+    .knows(
+        World::new()
+            .given("base", "b", b, "dm")
+            .given("height of the triangle", "h", h, "dm")
+            .given("height of the rectangle", "", low, "dm")
+            .between("rectangle", "", b * low, "dm²")
+            .between("triangle", "", b * h / 2, "dm²")
+            .asked("area", "A", value, "dm²"),
+    )
     .slip((b * low + b * h).to_string(), slip::HALF_FORGOTTEN)
     .near([(b * (low + h) / 2).to_string(), (value + b).to_string(), (value - low).to_string()])
     .way(method::FORMULA, Lines::start(&typed)
@@ -169,20 +194,22 @@ fn story(draw: &mut Draw) -> Posed {
             format!(
                 "{name} sews a pennant for the market stall: {b} dm along the pole and {h} dm out to the tip. How many dm² of cloth is that?"
             ),
-            "dm²",
+            "dm",
         ),
         1 => (
             format!(
                 "A bed of thyme is a triangle. One side is {b} m, and the corner across is {h} m away from it. What is its area in m²?"
             ),
-            "m²",
+            "m",
         ),
         _ => (
             format!(
                 "A sail over the hives is a triangle with a base of {b} m and a height of {h} m. How many m² does it shade at noon?"
             ),
-            "m²",
+            "m",
         ),
     };
-    worked(prompt, b, h, slanted).answered(format!("It is {value} {unit}."), unit)
+    let in_squares = squared(unit);
+    worked(prompt, b, h, slanted, unit)
+        .answered(format!("It is {value} {in_squares}."), &in_squares)
 }

@@ -84,6 +84,16 @@ fn area(index: usize, draw: &mut Draw) -> Posed {
     lines = lines.then(&exact, "Square the radius");
     let prompt =
         |how: &str| format!("A circle has a {given} of {size} cm. What is its area in cm²? {how}");
+    let world = if from_radius {
+        World::by(formulas::CIRCLE).given("radius", "r", r, "cm")
+    } else {
+        World::by(formulas::CIRCLE_ACROSS)
+            .and_by(formulas::CIRCLE)
+            .given("diameter", "d", size, "cm")
+            .between("radius", "r", r, "cm")
+    };
+    let world =
+        world.between("square of the radius", "", r * r, "cm²").asked("area", "A", &exact, "cm²");
     let other = if from_radius { 2 * r } else { r };
     if index % 4 < 2 {
         Posed::value(prompt("Give it exactly, with π."), line(&typed), line(&exact), Form::Exact)
@@ -93,6 +103,7 @@ fn area(index: usize, draw: &mut Draw) -> Posed {
             .near([format!("{}π", other * other + 1), format!("{}π", r * r + r)])
             .way(method::PI_R_SQUARED, lines)
             .figure(figure.into())
+            .knows(world)
     } else {
         rounded_value(prompt("Round to 1 decimal place."), &typed, 1)
             .slip(told(&format!("(π × {r})^2")), slip::PI_SQUARED_TOO)
@@ -101,6 +112,7 @@ fn area(index: usize, draw: &mut Draw) -> Posed {
             .near([told(&format!("{exact} + 1")), told(&format!("{exact} × 2"))])
             .way(method::PI_R_SQUARED, lines.round(&told(&exact), ROUND))
             .figure(figure.into())
+            .knows(world)
     }
 }
 
@@ -108,7 +120,10 @@ fn find_the_slip(draw: &mut Draw) -> Posed {
     let r = draw.between(2, 12);
     let (typed, wrong) = (format!("π × {r}^2"), format!("(π × {r})^2"));
     let exact = format!("{}π", r * r);
+    let world =
+        World::by(formulas::CIRCLE).given("radius", "r", r, "cm").asked("area", "A", &exact, "cm²");
     let posed = Posed::value(String::new(), line(&typed), line(&exact), Form::Exact)
+        .knows(world)
         .slip(format!("{}π^2", r * r), slip::PI_SQUARED_TOO)
         .slip(format!("{}π", 2 * r), slip::RADIUS_DOUBLED)
         .near([format!("{}π", r * r + r), format!("{}π", 4 * r * r)])
@@ -133,6 +148,12 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
             from_int(r),
         )
         .given("r > 0")
+        .knows(
+            World::by(formulas::CIRCLE)
+                .given("area", "A", format!("{}π", r * r), "cm²")
+                .between("square of the radius", "", r * r, "cm²")
+                .asked("radius", "r", r, "cm"),
+        )
         .slip((r * r).to_string(), slip::ROOT_NOT_TAKEN)
         .slip(fraction(r * r, 2), slip::RADIUS_DOUBLED)
         .near([(2 * r).to_string(), (r + 1).to_string()])
@@ -197,6 +218,14 @@ fn ring(draw: &mut Draw) -> Posed {
             .round(&told(&typed), ROUND),
     )
     .answered(format!("About {} {unit}².", nearest(&typed, 1)), &format!("{unit}²"))
+    .knows(
+        World::by(formulas::RING)
+            .given("outer radius", "R", outer, unit)
+            .given("inner radius", "r", inner, unit)
+            .between("outer circle", "", format!("{}π", outer * outer), &squared(unit))
+            .between("inner circle", "", format!("{}π", inner * inner), &squared(unit))
+            .asked("area", "A", &typed, &squared(unit)),
+    )
     .figure(
         Circle {
             radius: format!("{outer} {unit}"),
@@ -245,6 +274,14 @@ fn sector(draw: &mut Draw) -> Posed {
             .round(&told(&typed), ROUND),
     )
     .answered(format!("About {} {unit}².", nearest(&typed, 1)), &format!("{unit}²"))
+    .knows(
+        World::by(formulas::SECTOR)
+            .given("angle", "α", angle, "")
+            .given("radius", "r", r, unit)
+            .between("share of a full turn", "", &share, "")
+            .between("full circle", "", format!("{}π", r * r), &squared(unit))
+            .asked("area", "A", &typed, &squared(unit)),
+    )
     .figure(
         Circle {
             radius: format!("{r} {unit}"),
@@ -282,4 +319,12 @@ fn story(draw: &mut Draw) -> Posed {
                 .round(&format!("≈ {answer}"), ROUND),
         )
         .answered(format!("About {answer} {unit}."), unit)
+        .knows(
+            World::new()
+                .given("number of circles", "n", count, "")
+                .given("diameter", "d", d, unit.trim_end_matches('²'))
+                .between("radius", "r", r, unit.trim_end_matches('²'))
+                .between("one circle", "", format!("{}π", r * r), unit)
+                .asked("area", "A", &typed, unit),
+        )
 }

@@ -72,6 +72,18 @@ fn around(index: usize, draw: &mut Draw) -> Posed {
         diameter: if from_radius { String::new() } else { format!("{d} cm") },
         ..Circle::default()
     };
+    let world = if from_radius {
+        World::by(formulas::CIRCUMFERENCE)
+            .and_by(formulas::DIAMETER)
+            .given("radius", "r", r, "cm")
+            .between("diameter", "d", d, "cm")
+    } else {
+        World::by(formulas::CIRCUMFERENCE_ACROSS)
+            .and_by(formulas::DIAMETER)
+            .given("diameter", "d", d, "cm")
+            .between("radius", "r", r, "cm")
+    };
+    let world = world.asked("circumference", "C", &exact, "cm");
     let start = |typed: &str| Lines::start(typed);
     let (pi_d, two_pi_r) = (format!("π × {d}"), format!("2π × {r}"));
     let mut by_d = start(&typed);
@@ -99,6 +111,7 @@ fn around(index: usize, draw: &mut Draw) -> Posed {
             .way(method::PI_D, by_d)
             .way(method::TWO_PI_R, by_r)
             .figure(figure.into())
+            .knows(world)
     } else {
         let rounded = told(&exact);
         let why = "Work it out, and round to 1 decimal place";
@@ -116,6 +129,7 @@ fn around(index: usize, draw: &mut Draw) -> Posed {
             .way(method::PI_D, by_d.round(&rounded, why))
             .way(method::TWO_PI_R, by_r.round(&rounded, why))
             .figure(figure.into())
+            .knows(world)
     }
 }
 
@@ -132,6 +146,12 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
             line(&equation),
             "r",
             from_int(r),
+        )
+        .knows(
+            World::by(formulas::CIRCUMFERENCE)
+                .given("circumference", "C", format!("{}π", 2 * r), "cm")
+                .between("diameter", "d", 2 * r, "cm")
+                .asked("radius", "r", r, "cm"),
         )
         .slip((2 * r).to_string(), slip::RADIUS_FOR_DIAMETER)
         .near([(4 * r).to_string(), fraction(r, 2)])
@@ -160,6 +180,12 @@ fn radius(index: usize, draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
+    .knows(
+        World::by(formulas::CIRCUMFERENCE)
+            .given("circumference", "C", c, unit)
+            .between("diameter", "d", format!("{c}/π"), unit)
+            .asked("radius", "r", &exact, unit),
+    )
     .slip(told(&format!("{c}/π")), slip::RADIUS_FOR_DIAMETER)
     .slip(told(&format!("sqrt({c}/π)")), slip::AREA_FOR_CIRCUMFERENCE)
     .slip(told(&format!("{c}/2")), slip::PI_FORGOTTEN)
@@ -182,6 +208,14 @@ fn arc(draw: &mut Draw) -> Posed {
         format!("An arc belongs to an angle of {angle}° at the centre of a circle with radius {r} cm. How long is the arc in cm? Round to 1 decimal place."),
         &typed,
         1,
+    )
+    .knows(
+        World::by(formulas::ARC)
+            .given("angle", "α", angle, "")
+            .given("radius", "r", r, "cm")
+            .between("share of a full turn", "", &share, "")
+            .between("circumference", "C", format!("{}π", 2 * r), "cm")
+            .asked("arc", "l", &typed, "cm"),
     )
     .slip(told(&format!("{angle}/360 × π × {r}")), slip::RADIUS_FOR_DIAMETER)
     .slip(told(&format!("{angle}/360 × π × {r}^2")), slip::AREA_FOR_CIRCUMFERENCE)

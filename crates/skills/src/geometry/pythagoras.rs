@@ -64,16 +64,30 @@ fn triple(draw: &mut Draw, largest: i64) -> (i64, i64, i64) {
     }
 }
 
-/// The triangle with its right angle at the lower left, the side that is asked for called `x`.
+/// The triangle with its right angle at the lower left; the side that is asked for has its letter.
 fn triangle(labels: [String; 3], (across, up): (i64, i64)) -> Figure {
     let [base, hypotenuse, height] = labels;
     Polygon::around(&[(0, 0), (across, 0), (0, up)], &[base, hypotenuse, height]).right_at(0).into()
 }
 
-fn hypotenuse(prompt: String, a: i64, b: i64, c: i64) -> Posed {
+/// Asked for is the hypotenuse c, or the leg b.
+fn world(of: [impl ToString; 3], is_leg: bool, unit: &str) -> World {
+    let [a, b, c] = of.map(|side| side.to_string());
+    let world = World::by(if is_leg { formulas::LEG } else { formulas::HYPOTENUSE });
+    let world = world.and_by(formulas::PYTHAGORAS).given("leg", "a", &a, unit);
+    let (world, square) = if is_leg {
+        (world.given("hypotenuse", "c", &c, unit).asked("other leg", "b", &b, unit), b)
+    } else {
+        (world.given("other leg", "b", &b, unit).asked("hypotenuse", "c", &c, unit), c)
+    };
+    world.between("square on the side", "", format!("({square})^2"), &squared(unit))
+}
+
+fn hypotenuse(prompt: String, a: i64, b: i64, c: i64, unit: &str) -> Posed {
     let typed = format!("sqrt({a}^2 + {b}^2)");
     Posed::value(prompt, line(&typed), line(&c.to_string()), Form::Any)
-        .figure(triangle([b.to_string(), "x".into(), a.to_string()], (b, a)))
+        .figure(triangle([measured_in(b, unit), "c".into(), measured_in(a, unit)], (b, a)))
+        .knows(world([a, b, c], false, unit))
         .slip((a + b).to_string(), slip::SIDES_ADDED)
         .slip((c * c).to_string(), slip::ROOT_NOT_TAKEN)
         .near([(c + 1).to_string(), (c - 1).to_string()])
@@ -99,10 +113,11 @@ fn hypotenuse(prompt: String, a: i64, b: i64, c: i64) -> Posed {
         )
 }
 
-fn leg(prompt: String, a: i64, b: i64, c: i64) -> Posed {
+fn leg(prompt: String, a: i64, b: i64, c: i64, unit: &str) -> Posed {
     let typed = format!("sqrt({c}^2 - {a}^2)");
     Posed::value(prompt, line(&typed), line(&b.to_string()), Form::Any)
-        .figure(triangle([a.to_string(), c.to_string(), "x".into()], (a, b)))
+        .figure(triangle([measured_in(a, unit), measured_in(c, unit), "b".into()], (a, b)))
+        .knows(world([a, b, c], true, unit))
         .slip((c - a).to_string(), slip::SIDES_ADDED)
         .slip((b * b).to_string(), slip::ROOT_NOT_TAKEN)
         .near([(b + 1).to_string(), (b + 2).to_string()])
@@ -125,6 +140,7 @@ fn side(index: usize, draw: &mut Draw) -> Posed {
             a,
             b,
             c,
+            "cm",
         )
     } else {
         leg(
@@ -134,6 +150,7 @@ fn side(index: usize, draw: &mut Draw) -> Posed {
             a,
             b,
             c,
+            "cm",
         )
     }
 }
@@ -168,6 +185,7 @@ fn exact_root(draw: &mut Draw) -> Posed {
         line(&answer),
         Form::SimplifiedRadical,
     )
+    .knows(world([a.to_string(), b.to_string(), answer.clone()], false, "cm"))
     .slip((a + b).to_string(), slip::SIDES_ADDED)
     .slip((a * a + b * b).to_string(), slip::ROOT_NOT_TAKEN)
     .near([format!("{} sqrt({rest})", outside + 1), format!("{outside} sqrt({})", rest + 2)])
@@ -180,11 +198,11 @@ fn story(draw: &mut Draw) -> Posed {
     let (a, b, c) = triple(draw, 50);
     let name = scenario::name(draw);
     match draw.between(0, 2) {
-        0 => leg(format!("A ladder of {c} dm leans on the wall of the honey room. Its foot stands {a} dm from the wall. How high does it reach, in dm?"), a, b, c)
+        0 => leg(format!("A ladder of {c} dm leans on the wall of the honey room. Its foot stands {a} dm from the wall. How high does it reach, in dm?"), a, b, c, "dm")
             .answered(format!("It reaches {b} dm high."), "dm"),
-        1 => hypotenuse(format!("{name} walks {a} m east and {b} m north through the bee garden. How far is it straight back, in m?"), a, b, c)
+        1 => hypotenuse(format!("{name} walks {a} m east and {b} m north through the bee garden. How far is it straight back, in m?"), a, b, c, "m")
             .answered(format!("It is {c} m straight back."), "m"),
-        _ => hypotenuse(format!("A frame of wood is {a} cm by {b} cm. How long is the brace from corner to corner, in cm?"), a, b, c)
+        _ => hypotenuse(format!("A frame of wood is {a} cm by {b} cm. How long is the brace from corner to corner, in cm?"), a, b, c, "cm")
             .answered(format!("The brace is {c} cm long."), "cm"),
     }
 }

@@ -3,7 +3,7 @@
 //! Methods: label the sides and choose the ratio; the formula at once. What counts as nice: whole sides; answers to 1
 //! decimal place.
 
-use crate::geometry::trig_side::triangle;
+use crate::geometry::trig_side::{law, triangle};
 use crate::kit::*;
 
 /// The skill `trig.angle`.
@@ -114,6 +114,12 @@ fn angle(prompt: String, ratio: usize, above: i64, below: i64) -> Posed {
         )
         .way(method::FORMULA, lines(Lines::start(&equation)))
         .figure(figure)
+        .knows(
+            World::by(law(ratio).0)
+                .given(of_above, law(ratio).1[0], above, "")
+                .given(of_below, law(ratio).1[1], below, "")
+                .asked("angle", "α", &exact, "°"),
+        )
 }
 
 fn figure_of(ratio: usize, above: i64, below: i64) -> Figure {

@@ -146,6 +146,12 @@ fn component(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
+    .knows(
+        World::new()
+            .given("bearing", "", format!("{bearing}°"), "")
+            .given("way", "h", far, "km")
+            .asked(&format!("way to the {towards}"), "", &typed, "km"),
+    )
     .slip(told(&format!("{far} × {other}({bearing}°)")), slip::SINE_FOR_COSINE)
     .slip(told(&format!("{far} × tan({bearing}°)")), slip::FROM_EAST)
     .near([told(&format!("{typed} + 1")), told(&format!("{typed} + 2")), told(&format!("{typed} + 3"))])
@@ -170,6 +176,12 @@ fn distance(draw: &mut Draw) -> Posed {
         format!("The orchard lies {north} km north and {east} km east of the hive. How far is it in a straight line, in km? Round to 1 decimal place."),
         &typed,
         1,
+    )
+    .knows(
+        World::by(formulas::HYPOTENUSE)
+            .given("way to the north", "a", north, "km")
+            .given("way to the east", "b", east, "km")
+            .asked("straight line", "c", &typed, "km"),
     )
     .slip(told(&format!("{north} + {east}")), slip::SINE_FOR_COSINE)
     .slip(told(&format!("{north}^2 + {east}^2")), slip::FROM_EAST)
@@ -223,6 +235,14 @@ fn two_legs(index: usize, draw: &mut Draw) -> Posed {
             &typed,
             1,
         )
+        .knows(
+            World::new()
+                .given("first leg", "", a, "km")
+                .given("second leg", "", b, "km")
+                .given("bearing", "", format!("{bearing}°"), "")
+                .between("way north of the second leg", "", format!("{b} × cos({bearing}°)"), "km")
+                .asked("way north", "", &typed, "km"),
+        )
         .slip(told(&format!("{a} + {b} × sin({bearing}°)")), slip::SINE_FOR_COSINE)
         .slip(told(&format!("{b} × cos({bearing}°)")), slip::FROM_EAST)
         .near([told(&format!("{a} + {b}.0")), told(&format!("{typed} + 1"))])
@@ -240,6 +260,12 @@ fn two_legs(index: usize, draw: &mut Draw) -> Posed {
         format!("{name} cycles {a} km on a bearing of {} and then {b} km on a bearing of {}. How far is {name} from the start, in km? Round to 1 decimal place.", digits(bearing), digits(bearing + 90)),
         &typed,
         1,
+    )
+    .knows(
+        World::by(formulas::HYPOTENUSE)
+            .given("first leg", "a", a, "km")
+            .given("second leg", "b", b, "km")
+            .asked("distance", "c", &typed, "km"),
     )
     .slip(told(&format!("{a} + {b}.0")), slip::SINE_FOR_COSINE)
     .slip(told(&format!("sqrt({a}^2 + {b}^2) × cos({bearing}°)")), slip::FROM_EAST)

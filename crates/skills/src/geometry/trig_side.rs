@@ -99,6 +99,26 @@ fn drawn_angle(draw: &mut Draw) -> i64 {
     }
 }
 
+/// The letters of the sides as they lie to the angle, with the formula that joins two of them.
+pub(super) fn law(ratio: usize) -> (formulas::Formula, [&'static str; 2]) {
+    match ratio {
+        0 => (formulas::SINE, ["o", "h"]),
+        1 => (formulas::COSINE, ["a", "h"]),
+        _ => (formulas::TANGENT, ["o", "a"]),
+    }
+}
+
+/// A right-angled triangle with an angle and a side, of which another side is asked for.
+fn world(ratio: usize, angle: i64, side: i64, asked: usize, exact: &str) -> World {
+    let (formula, letters) = law(ratio);
+    let (_, over, under) = RATIOS[ratio];
+    let names = [over, under];
+    World::by(formula)
+        .given("angle", "α", format!("{angle}°"), "")
+        .given(names[1 - asked], letters[1 - asked], side, "")
+        .asked(names[asked], letters[asked], exact, "")
+}
+
 /// `f(angle) = x/side`
 pub(super) fn above(prompt: String, ratio: usize, angle: i64, side: i64) -> Posed {
     let (f, asked, known) = RATIOS[ratio];
@@ -111,6 +131,7 @@ pub(super) fn above(prompt: String, ratio: usize, angle: i64, side: i64) -> Pose
             .round(&told(&exact), "Work it out in degrees, and round to 1 decimal place")
     };
     rounded_solution(prompt, &equation, "x", &exact, 1)
+        .knows(world(ratio, angle, side, 0, &exact))
         .slip(told(&format!("{side} × {other}({angle}°)")), slip::WRONG_RATIO)
         .slip(told(&format!("{side}/{f}({angle}°)")), slip::MULTIPLIED_FOR_DIVIDED)
         .slip(told(&format!("{side} × {f}({angle})")), slip::RADIANS)
@@ -188,6 +209,7 @@ fn below(index: usize, draw: &mut Draw) -> Posed {
         &exact,
         1,
     )
+    .knows(world(ratio, angle, side, 1, &exact))
     .slip(told(&format!("{side} × {f}({angle}°)")), slip::MULTIPLIED_FOR_DIVIDED)
     .slip(told(&format!("{side}/{other}({angle}°)")), slip::WRONG_RATIO)
     .near([told(&format!("{exact} + 1")), told(&format!("{exact} + 2"))])

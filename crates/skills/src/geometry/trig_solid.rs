@@ -85,6 +85,16 @@ fn boxed(a: i64, b: i64, c: i64, unit: &str) -> Figure {
     .into()
 }
 
+/// A box with its edges, and what is asked of its diagonal.
+fn box_of([a, b, c]: [i64; 3], unit: &str) -> World {
+    World::by(formulas::DIAGONAL)
+        .given("length", "a", a, unit)
+        .given("width", "b", b, unit)
+        .given("height", "c", c, unit)
+        .between("diagonal of the floor", "f", format!("sqrt({})", a * a + b * b), unit)
+        .between("its square", "", a * a + b * b, &squared(unit))
+}
+
 /// Edges whose space diagonal is whole: each a primitive one, enlarged.
 const WHOLE: &[(i64, i64, i64, i64)] = &[
     (1, 2, 2, 3),
@@ -113,6 +123,7 @@ fn diagonal(index: usize, draw: &mut Draw) -> Posed {
         let (a, b, c, d) = (k * a, k * b, k * c, k * d);
         let typed = format!("sqrt({a}^2 + {b}^2 + {c}^2)");
         return Posed::value(ask(a, b, c), line(&typed), line(&d.to_string()), Form::Any)
+            .knows(box_of([a, b, c], "cm").asked("space diagonal", "d", d, "cm"))
             .slip((a + b + c).to_string(), slip::EDGES_ADDED)
             .near([(d + 1).to_string(), (d * d).to_string(), (d + 2).to_string()])
             .way(
@@ -124,6 +135,7 @@ fn diagonal(index: usize, draw: &mut Draw) -> Posed {
     let (a, b, c) = (draw.between(3, 20), draw.between(3, 20), draw.between(3, 20));
     let typed = format!("sqrt({a}^2 + {b}^2 + {c}^2)");
     rounded_value(format!("{} Round to 1 decimal place.", ask(a, b, c)), &typed, 1)
+        .knows(box_of([a, b, c], "cm").asked("space diagonal", "d", &typed, "cm"))
         .slip(told(&format!("sqrt({a}^2 + {b}^2)")), slip::FACE_FOR_SPACE)
         .slip(told(&format!("{}.0", a + b + c)), slip::EDGES_ADDED)
         .near([told(&format!("sqrt({a}^2 + {c}^2)")), told(&format!("{typed} + 1"))])
@@ -165,6 +177,14 @@ fn angle(draw: &mut Draw) -> Posed {
     )
     .form(Form::Decimal(1))
     .given("0 < A < π/2")
+    .knows(
+        World::new()
+            .given("length", "", a, "dm")
+            .given("width", "", b, "dm")
+            .given("height", "", c, "dm")
+            .between("diagonal of the floor", "", &floor, "dm")
+            .asked("angle", "A", &exact, "°"),
+    )
     .slip(told(&format!("arctan({c}/{a})")), slip::EDGE_FOR_PROJECTION)
     .slip(told(&format!("arctan({c}/{b})")), slip::EDGE_FOR_PROJECTION)
     .slip(told(&format!("arctan({floor}/{c})")), slip::FACE_FOR_SPACE)
@@ -196,6 +216,13 @@ fn slant_height(draw: &mut Draw) -> Posed {
         &typed,
         1,
     )
+    .knows(
+        World::by(formulas::HYPOTENUSE)
+            .given("height", "a", high, "dm")
+            .given("side of the square", "", side, "dm")
+            .between("half of the side", "b", half, "dm")
+            .asked("height of a face", "c", &typed, "dm"),
+    )
     .slip(told(&format!("sqrt({high}^2 + {side}^2)")), slip::WHOLE_FOR_HALF)
     .slip(told(&format!("sqrt({high}^2 + 2 × {half}^2)")), slip::EDGE_FOR_PROJECTION)
     .slip(told(&format!("{}.0", high + half)), slip::EDGES_ADDED)
@@ -226,6 +253,13 @@ fn slope_of_a_face(draw: &mut Draw) -> Posed {
     )
     .form(Form::Decimal(1))
     .given("0 < A < π/2")
+    .knows(
+        World::new()
+            .given("height", "", high, "dm")
+            .given("side of the square", "", side, "dm")
+            .between("half of the side", "", half, "dm")
+            .asked("angle", "A", &exact, "°"),
+    )
     .slip(told(&format!("arctan({high}/{side})")), slip::WHOLE_FOR_HALF)
     .slip(told(&format!("arctan({high}/({half} × sqrt(2)))")), slip::EDGE_FOR_PROJECTION)
     .near([told(&format!("arctan({half}/{high})")), told(&format!("({exact} + π/36)")), told(&format!("({exact} - π/30)"))])

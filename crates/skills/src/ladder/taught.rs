@@ -2,69 +2,11 @@
 //! gives its name to the lines below, and a story ends in a sentence.
 
 use super::Rung;
-use algebra::write::text_line;
+use algebra::expr::is_name;
+use algebra::write::{text, text_line};
 use algebra::{Line, Role, read_latex, read_line};
 use teaching::working::WorkingLine;
-
-/// A formula of the trade.
-struct Formula {
-    /// What it gives.
-    name: &'static str,
-    /// The formula in letters, in LaTeX.
-    latex: &'static str,
-    /// What it says.
-    says: &'static str,
-    /// What stands when numbers are put in: `#` for each of them.
-    put_in: &'static str,
-}
-
-const FORMULAS: &[Formula] = &[
-    Formula {
-        name: "A",
-        latex: r"A = \frac{1}{2} \times b \times h",
-        says: "The area of a triangle",
-        put_in: "1/2 × # × #",
-    },
-    Formula {
-        name: "A", latex: r"A = \pi r^{2}", says: "The area of a circle", put_in: "π × #^2"
-    },
-    Formula {
-        name: "A",
-        latex: r"A = \pi \left(\frac{d}{2}\right)^{2}",
-        says: "The area of a circle, whose radius is half of its diameter",
-        put_in: "π × (#/#)^2",
-    },
-    Formula {
-        name: "C",
-        latex: r"C = 2\pi r",
-        says: "The circumference of a circle",
-        put_in: "2π × #",
-    },
-    Formula {
-        name: "C",
-        latex: r"C = \pi d",
-        says: "The circumference of a circle",
-        put_in: "π × #",
-    },
-    Formula {
-        name: "c",
-        latex: r"c = \sqrt{a^{2} + b^{2}}",
-        says: "Pythagoras, solved for the hypotenuse",
-        put_in: "√(#^2 + #^2)",
-    },
-    Formula {
-        name: "a",
-        latex: r"a = \sqrt{c^{2} - b^{2}}",
-        says: "Pythagoras, solved for a leg",
-        put_in: "√(#^2 - #^2)",
-    },
-    Formula {
-        name: "d",
-        latex: r"d = \sqrt{a^{2} + b^{2} + c^{2}}",
-        says: "Pythagoras twice: the diagonal of a box",
-        put_in: "√(#^2 + #^2 + #^2)",
-    },
-];
+use teaching::world::{Part, World};
 
 const GIVEN: &str = "The problem";
 
@@ -74,8 +16,8 @@ pub(super) fn tell(rung: &mut Rung, is_usual: bool) {
     let starts = first.role == Role::Starts && first.reason == GIVEN;
     if let Some(line) = first.read().filter(|line| starts && !shows(&rung.prompt, line)) {
         rung.working[0].reason = set_up(&line).into();
-        if is_usual {
-            name(&mut rung.working, &line);
+        if let Some(world) = rung.world.as_ref().filter(|_| is_usual) {
+            name(&mut rung.working, world, &line);
         }
     }
     conclude(rung);
@@ -103,43 +45,48 @@ fn shows(prompt: &str, line: &Line) -> bool {
 }
 
 /// Puts the formula before a line that puts numbers into it, and its name before the values below.
-fn name(working: &mut Vec<WorkingLine>, line: &Line) {
-    let shape = shape(&text_line(line));
-    let Some(formula) = FORMULAS.iter().find(|formula| formula.put_in == shape) else { return };
-    for line in working.iter_mut() {
-        let value = line.read().filter(|_| line.role != Role::Checks);
-        let sign = match value {
-            Some(Line::Expression(_)) => "=",
-            Some(Line::Rounded(_)) => "≈",
-            _ => continue,
-        };
-        let told = format!("{} {sign} {}", formula.name, line.math.trim_start_matches(['≈', ' ']));
-        if let Ok(reading) = read_line(&told) {
-            line.write(&reading.line);
+fn name(working: &mut Vec<WorkingLine>, world: &World, line: &Line) {
+    let Some((law, formula)) = world.laws.iter().find_map(|law| {
+        let formula = law.read()?;
+        // One in words is said, not reckoned with.
+        let in_words = formula.symbols().iter().any(|name| is_name(name));
+        (!in_words && is_put_in(world, &formula, line)).then_some((law, formula))
+    }) else {
+        return;
+    };
+    if let (Line::Expression(_), Some((name, _))) = (line, formula.as_equation()) {
+        let name = text(name);
+        for line in working.iter_mut() {
+            let value = line.read().filter(|_| line.role != Role::Checks);
+            let sign = match value {
+                Some(Line::Expression(_)) => "=",
+                Some(Line::Rounded(_)) => "≈",
+                _ => continue,
+            };
+            let told = format!("{name} {sign} {}", line.math.trim_start_matches(['≈', ' ']));
+            if let Ok(reading) = read_line(&told) {
+                line.write(&reading.line);
+            }
         }
     }
     working[0].reason = "Put in what is given".into();
-    let said = WorkingLine::said(&format!("${}$", formula.latex), formula.says, Role::Defines);
+    let said = WorkingLine::said(&format!("${}$", law.latex), law.says.as_str(), Role::Defines);
     working.insert(0, said);
 }
 
-/// A calculation with `#` for every number that is put into a formula: those that stand alone.
-fn shape(text: &str) -> String {
-    let mut out = String::new();
-    let mut rest = text;
-    while let Some(at) = rest.find(|c: char| c.is_ascii_digit()) {
-        let (before, behind) = rest.split_at(at);
-        let end = behind.find(|c: char| !(c.is_ascii_digit() || c == '.')).unwrap_or(behind.len());
-        let (number, after) = behind.split_at(end);
-        out.push_str(before);
-        // The half of a triangle, the square, and the 2 of 2π belong to the formula.
-        let is_half = (number == "1" && after.starts_with("/2")) || out.ends_with("1/");
-        let belongs = is_half || out.ends_with('^') || after.starts_with('π');
-        out.push_str(if belongs { number } else { "#" });
-        rest = after;
+/// Whether a line is a formula with the numbers of its world in it: for what it gives `1/2 × 27 × 14`, and for another
+/// letter `1/2 × 27 × h = 189`.
+fn is_put_in(world: &World, formula: &Line, line: &Line) -> bool {
+    let put_in = world.put_in(formula, |quantity| quantity.part != Part::Asked);
+    let Some((name, value)) = put_in.as_equation() else { return false };
+    let written = text_line(line);
+    match line {
+        Line::Expression(_) => written == text(value),
+        _ => {
+            written == text_line(&put_in)
+                || written == text_line(&Line::equation(value.clone(), name.clone()))
+        }
     }
-    out.push_str(rest);
-    out
 }
 
 /// Ends the working of a story with its sentence.
@@ -155,19 +102,24 @@ fn conclude(rung: &mut Rung) {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use teaching::formulas;
 
     #[test]
-    fn numbers_that_are_put_in_are_told_from_those_of_the_formula() {
-        for (text, expected) in [
-            ("1/2 × 22 × 19", "1/2 × # × #"),
-            ("π × 8^2", "π × #^2"),
-            ("2π × 16", "2π × #"),
-            ("√(9^2 + 40^2)", "√(#^2 + #^2)"),
-            ("14 × 3 + 1/2 × 14 × 18", "# × # + 1/2 × # × #"),
-            ("2.5π", "2.5π"),
-            ("π × (22/2)^2", "π × (#/#)^2"),
-        ] {
-            assert_eq!(shape(text), expected);
+    fn a_formula_is_found_with_its_numbers_in_it() {
+        let world = World::by(formulas::TRIANGLE)
+            .given("base", "b", 22, "cm")
+            .given("height", "h", 19, "cm")
+            .asked("area", "A", 209, "cm²");
+        let other = World::by(formulas::TRIANGLE)
+            .given("area", "A", 209, "cm²")
+            .given("base", "b", 22, "cm")
+            .asked("height", "h", 19, "cm");
+        let line = |text: &str| read_line(text).expect(text).line;
+        let formula = line(formulas::TRIANGLE.typed);
+        assert!(is_put_in(&world, &formula, &line("1/2 × 22 × 19")));
+        assert!(is_put_in(&other, &formula, &line("1/2 × 22 × h = 209")));
+        for text in ["22 × 19", "1/2 × 19 × 22", "1/2 × 22 × h = 209"] {
+            assert!(!is_put_in(&world, &formula, &line(text)), "{text}");
         }
     }
 
@@ -187,15 +139,6 @@ mod tests {
             ("Find $x$, if the angle is $6x - 3$.", "2(6x - 3) = 102"),
         ] {
             assert!(!shows(prompt, &line(text)), "{prompt}");
-        }
-    }
-
-    #[test]
-    fn every_formula_can_be_read() {
-        for formula in FORMULAS {
-            let read = read_latex(formula.latex).expect(formula.latex).line;
-            let (left, _) = read.as_equation().expect("an equation");
-            assert_eq!(algebra::write::text(left), formula.name);
         }
     }
 }

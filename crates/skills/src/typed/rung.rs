@@ -60,6 +60,7 @@ pub fn rung_of(found: TypedWorking, stage: Stage) -> Result<Rung, NoWorking> {
         method: found.method,
         working: found.working,
         flawed: None,
+        world: None,
     })
 }
 

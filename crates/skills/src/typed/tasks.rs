@@ -20,6 +20,7 @@ mod motion;
 mod percent;
 mod proportion;
 mod ratio;
+mod right_angled;
 mod right_triangles;
 mod rounding;
 mod sequences;
@@ -29,7 +30,7 @@ mod statistics;
 mod stories;
 mod times;
 
-use super::text::{Amount, Found, Kind, Measure, Pattern, Token, tokens};
+use super::text::{Amount, Found, Kind, Loose, Measure, Pattern, Token, tokens};
 use crate::ladder;
 use crate::solving;
 use algebra::form::Form;
@@ -231,11 +232,38 @@ pub(super) fn recognise(text: &str) -> impl Iterator<Item = Task> {
     let is_worded = told.iter().any(|token| token.word().is_some() || is_amount(token));
     let mut told = if is_worded && told.len() <= LONGEST { told } else { Vec::new() };
     told.truncate(instructed(&told));
-    let (others, figure) = (told.clone(), told.clone());
+    let (others, figure, right) = (told.clone(), told.clone(), told.clone());
     conversion::recognise(text, &told)
         .into_iter()
         .chain(WORDINGS.iter().filter_map(move |wording| worded(wording, text, &others)))
+        .chain(std::iter::once_with(move || told_otherwise(&right)).flatten())
         .chain(std::iter::once_with(move || figures::recognise(text, &figure)).flatten())
+}
+
+/// A kind of task, and what a text tells of it.
+type Recognised = (&'static TaskKind, Told);
+
+/// What is told by its parts, in no wording that is known.
+fn told_otherwise(told: &[Token]) -> Option<Task> {
+    const TOPICS: &[fn(&Loose) -> Option<Recognised>] = &[
+        right_angled::recognise,
+        angles::recognise,
+        motion::recognise,
+        growth::recognise,
+        proportion::recognise,
+        percent::recognise,
+        chance::recognise,
+        stories::recognise,
+    ];
+    let told_of = |loose: Loose| TOPICS.iter().find_map(|topic| topic(&loose));
+    Loose::of(told).and_then(told_of).or_else(|| ratio::recognise(told)).map(of_kind)
+}
+
+/// What was told, as a task of its kind.
+fn of_kind((kind, told): (&'static TaskKind, Told)) -> Task {
+    let Told { says, work, marks_degrees, given } = told;
+    let &TaskKind { skill, method, topic, .. } = kind;
+    Task { says, skill, method, topic, work, marks_degrees, given }
 }
 
 /// Where an instruction of how to write the answer begins: "giving your answers in surd form".
@@ -262,16 +290,7 @@ fn worded(
         return None;
     }
     let found = pattern.matched(text, told)?;
-    let Told { says, work, marks_degrees, given } = (kind.told)(&found)?;
-    Some(Task {
-        says,
-        skill: kind.skill,
-        method: kind.method,
-        topic: kind.topic,
-        work,
-        marks_degrees,
-        given,
-    })
+    Some(of_kind((kind, (kind.told)(&found)?)))
 }
 
 /// "3, 5 and 8".

@@ -3,6 +3,7 @@
 mod by_float;
 mod catalogue;
 mod kinds;
+mod known;
 mod pictured;
 mod twisted;
 mod typed;

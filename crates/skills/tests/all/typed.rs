@@ -1,6 +1,8 @@
 //! Problems as teachers type them, in mathematics and in words. The answers of the list were reckoned by another program,
 //! with another language's arithmetic.
 
+#[path = "../problems/in_other_words.rs"]
+mod in_other_words;
 #[path = "../problems/in_words.rs"]
 mod in_words;
 #[path = "../problems/typed.rs"]
@@ -43,7 +45,7 @@ fn every_typed_problem_gets_its_answer_and_its_skill() {
 #[test]
 fn what_is_asked_for_in_words_is_understood_and_answered() {
     let mut wrong = Vec::new();
-    for line in in_words::ROWS {
+    for line in in_words::ROWS.iter().chain(in_other_words::ROWS) {
         let (problem, answer) = line.split_once(" => ").expect("a problem and its answer");
         match work(problem, None) {
             Ok(found) if found.answer.text == answer => {
@@ -55,6 +57,15 @@ fn what_is_asked_for_in_words_is_understood_and_answered() {
     }
     assert!(in_words::ROWS.len() >= 800);
     assert!(wrong.is_empty(), "{}: {wrong:#?}", wrong.len());
+}
+
+#[test]
+fn what_only_looks_like_a_task_gets_no_wrong_answer() {
+    for (problem, wrong) in in_other_words::OTHERS {
+        if let Ok(found) = work(problem, None) {
+            assert!(!found.answer.text.contains(wrong), "{problem}: {}", found.answer.text);
+        }
+    }
 }
 
 #[test]

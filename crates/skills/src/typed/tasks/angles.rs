@@ -1,7 +1,7 @@
 //! Angles: in triangles and polygons, on lines, between parallels; degrees and radians.
 
-use super::{Answer, Found, TaskKind, Told};
-use crate::typed::text::{Amount, written};
+use super::{Answer, Found, Recognised, TaskKind, Told};
+use crate::typed::text::{Amount, Loose, written};
 use algebra::Rational;
 use algebra::number::{from_int, show};
 use num_traits::{One, Signed};
@@ -90,6 +90,18 @@ pub(super) const KINDS: &[TaskKind] = &[
         "vertically opposite angles one is # find? what|is? other?", "angle vertically opposite to? #",
         "alternate|corresponding angles one is # find? what|is? other?",
     ], equal),
+    beside("Angles as expressions", &[
+        "alternate|corresponding|vertically angles|opposite angles? one is @ and? other is? @ find|what|solve for|is|value? of? _",
+        "alternate|corresponding|vertically angles|opposite angles? are @ and @ find|what|solve for|is|value? of? _",
+    ], |f| by_equation(f, None)),
+    beside("Angles as expressions", &[
+        "angles|three|two of|in|angles? of|in? triangle are @ find|what|solve for|is|value? of? _", "triangle has|with angles @ find|what|solve for|is|value? of? _",
+        "angles|two on straight|angles line|on straight? line? are? @ find|what|solve for|is|value? of? _",
+        "co interior|allied angles are @ find|what|solve for|is|value? of? _",
+    ], |f| by_equation(f, Some(180))),
+    beside("Angles as expressions", &[
+        "angles of|in quadrilateral are @ find|what|solve for|is|value? of? _", "angles around|at|round point are @ find|what|solve for|is|value? of? _",
+    ], |f| by_equation(f, Some(360))),
     beside("Isosceles triangles", &[
         "isosceles triangle apex|vertex|top angle is|of? # find? base angles|angle?",
         "base angle|angles of isosceles triangle with|if apex|vertex|top angle is|of? #",
@@ -248,6 +260,166 @@ fn sides_of_interior(found: &Found) -> Option<Told> {
     )
 }
 
+/// Words that say nothing of the figure.
+const FILLERS: &[&str] = &[
+    "a",
+    "an",
+    "the",
+    "of",
+    "with",
+    "is",
+    "has",
+    "have",
+    "and",
+    "its",
+    "it",
+    "if",
+    "find",
+    "work",
+    "out",
+    "calculate",
+    "what",
+    "how",
+    "are",
+    "please",
+    "in",
+    "on",
+    "for",
+    "when",
+    "where",
+    "angle",
+    "angles",
+    "which",
+    "that",
+    "two",
+    "three",
+    "four",
+    "other",
+    "others",
+    "missing",
+    "third",
+    "fourth",
+    "last",
+    "remaining",
+    "unknown",
+    "lie",
+    "lies",
+    "degrees",
+    "size",
+    "x",
+    "y",
+    "one",
+    "large",
+    "big",
+    "given",
+    "measures",
+    "measure",
+    "at",
+    "form",
+    "forms",
+    "make",
+    "makes",
+    "up",
+    "together",
+    "same",
+    "equal",
+    "each",
+    "them",
+    "these",
+    "both",
+    "isosceles",
+    "apex",
+    "to",
+    "value",
+    "whose",
+    "then",
+    "determine",
+    "does",
+    "do",
+    "so",
+    "s",
+    "be",
+    "must",
+    "by",
+    "there",
+    "around",
+    "round",
+    "full",
+    "turn",
+    "between",
+    "being",
+];
+
+/// Where the angles lie, and what they make together.
+const PLACES: &[(&str, i64, &str)] = &[
+    ("triangle", 180, "a triangle"),
+    ("quadrilateral", 360, "a quadrilateral"),
+    ("straight", 180, "a straight line"),
+    ("point", 360, "a point"),
+];
+
+/// Angles told with where they lie, in whatever words: "x and 65 are on a straight line, find x".
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    if told.says(&["polygon"]) {
+        return of_polygon(told);
+    }
+    let mut places = PLACES.iter().filter(|(word, ..)| told.words.contains(word));
+    let ((place, whole, of), None) = (places.next()?, places.next()) else { return None };
+    let is_known = |word: &&str| {
+        FILLERS.contains(word)
+            || **word == **place
+            || matches!(*word, "line") && *place == "straight"
+    };
+    if !told.words.iter().all(is_known) {
+        return None;
+    }
+    let kind = |topic: &str| KINDS.iter().find(|kind| kind.topic == Some(topic));
+    let asks = told.says(&["find", "what", "calculate", "work", "determine", "how", "missing"]);
+    let are_equal = told.says(&["equal", "same", "isosceles"]);
+    match told.numbers.len() {
+        // Two of three angles are equal.
+        1 if *place == "triangle" && are_equal => {
+            let at = told.numbers[0].0;
+            let told = match (
+                told.is_behind(at, &["third", "other", "apex", "top", "vertex", "remaining"]),
+                told.is_behind(at, &["equal", "same", "base"]),
+            ) {
+                (true, false) => base_angle(&told.found())?,
+                (false, true) => apex(&told.found())?,
+                _ => return None,
+            };
+            Some((kind("Isosceles triangles")?, told))
+        }
+        1 if *place == "straight" && asks => {
+            Some((kind("Angles on a line")?, from(&told.found(), *whole, of)?))
+        }
+        2.. if asks && !are_equal => {
+            let topic = match *place {
+                "triangle" => "Angles in a triangle",
+                "quadrilateral" => "Angles in a quadrilateral",
+                "straight" => "Angles on a line",
+                _ => "Angles at a point",
+            };
+            let found = Found { lists: vec![told.found().numbers], ..Found::default() };
+            Some((kind(topic)?, missing(&found, *whole, of)?))
+        }
+        _ => None,
+    }
+}
+
+/// How many sides a regular polygon has, from one of its angles.
+fn of_polygon(told: &Loose) -> Option<Recognised> {
+    let asks = told.says_in_order(&["how", "many", "sides"])
+        || told.says_in_order(&["number", "of", "sides"]);
+    let kind = KINDS.iter().find(|kind| kind.topic == Some("Polygons")).filter(|_| asks)?;
+    let is_sum = told.says(&["sum", "total", "add", "up"]);
+    match (told.says(&["exterior", "external"]), told.says(&["interior", "internal"])) {
+        (true, false) if !is_sum => Some((kind, sides_of_exterior(&told.found())?)),
+        (false, true) if !is_sum => Some((kind, sides_of_interior(&told.found())?)),
+        _ => None,
+    }
+}
+
 /// What is missing to a sum.
 fn missing(found: &Found, whole: i64, of: &str) -> Option<Told> {
     let list = found.list()?;
@@ -293,6 +465,49 @@ fn from(found: &Found, whole: i64, of: &str) -> Option<Told> {
     let lines = Lines::start(&format!("{whole} - {}", one.text))
         .then(&written(&rest), format!("Together they make {whole}°"));
     Some(degrees(lines, format!("What {}° lacks of {of}, {whole}°", one.text), &rest))
+}
+
+/// Angles told as expressions: equal, or making a whole together.
+fn by_equation(found: &Found, whole: Option<i64>) -> Option<Told> {
+    let told = found.texts.join(" and ").replace("degrees", "").replace('°', "");
+    let parts: Vec<&str> = told
+        .split(" and ")
+        .flat_map(|part| part.split(','))
+        .map(str::trim)
+        .filter(|part| !part.is_empty())
+        .collect();
+    let letter = found.names.last()?;
+    let reads = |part: &&str| {
+        super::formula::expression(part)
+            .is_some_and(|expr| expr.symbols().iter().all(|name| name == letter))
+    };
+    if parts.len() < 2 || parts.len() > 6 || !parts.iter().all(reads) {
+        return None;
+    }
+    let bracketed = |part: &&str| {
+        if part.contains(['+', '-', '−']) { format!("({part})") } else { (*part).to_owned() }
+    };
+    let (problem, says) = match whole {
+        None => {
+            let [one, other] = parts[..] else { return None };
+            (format!("{one} = {other}"), "These two angles are equal".to_owned())
+        }
+        Some(whole) => {
+            let sum: Vec<String> = parts.iter().map(bracketed).collect();
+            (
+                format!("{} = {whole}", sum.join(" + ")),
+                format!("Together these angles make {whole}°"),
+            )
+        }
+    };
+    algebra::read_line(&problem).ok().filter(|read| read.line.symbols().contains(letter))?;
+    let task = crate::solving::Task {
+        kind: crate::solving::TaskKind::Solve,
+        problem: problem.clone(),
+        unknown: Some(letter.clone()),
+        ..crate::solving::Task::default()
+    };
+    Some(Told::solver(format!("{says}: {problem}"), task))
 }
 
 fn equal(found: &Found) -> Option<Told> {

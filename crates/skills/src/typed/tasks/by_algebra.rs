@@ -18,6 +18,10 @@ pub(super) const KINDS: &[TaskKind] = &[
         "find? dy / dx of|for|when|if|given|where @", "if @ find dy / dx", "@ find dy / dx", "find f' ( x ) if|when|for|given @",
         "if @ find f' ( x )", "@ find f' ( x )", "differentiate @ with respect to x", "gradient function of @",
     ], derived),
+    TaskKind::beside("equations.linear", "Where a function has a value", &[
+        "given|if|let? that? @ solve equation? @ = #", "given|if|let? that? @ for what x is @ = #",
+        "given|if|let? that? @ find value? of? x when|if|where|for which? @ = #",
+    ], has_value),
     TaskKind::beside("functions.model", "Inverse functions", &[
         "inverse function? of @", "inverse of function @", "if? @ find inverse function?", "find f^-1(x) if|when|for|given @",
         "find f⁻¹(x) if|when|for|given @",
@@ -42,7 +46,7 @@ pub(super) const KINDS: &[TaskKind] = &[
     equation("Equations", &[
         "solve equation? @ for|where|when|in|given|with|between range|interval? @",
         "solve equation? @ for|where|when|given? values? of? x? in|between range|interval? @",
-        "find x if|when|given @ for|where|and|with|in? @", "find all? solutions of|to @ for|where|in|between @",
+        "find x if|when|given @ for|where|and|with|in? @", "solve? @ find _ for|where|in|from|between @", "find all? solutions of|to @ for|where|in|between @",
         "find? all? values? of? x? for|where|such which|that? @ for|where|in|between @",
     ], in_range),
     equation("Equations", &[
@@ -71,7 +75,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "value of _ if|when|in @", "what is value? of? _ if|when|in @", "what is _ if|when|in @", "what does _ equal if|when|in @",
         "if @ find _", "if @ what is _", "if @ then? what? is? value? of? _", "given that? @ find _", "given that? @ work out _",
         "@ find value? of? _", "@ what is _", "@ solve for _", "@ solve", "find missing|unknown number @", "missing number @",
-        "find solution|root|roots|solutions of|to @", "roots|zeros|solutions|solution|root of|to equation|function? @", "find zeros of @",
+        "find all? solution|root|roots|solutions of|to @", "roots|zeros|solutions|solution|root of|to equation|function? @", "find zeros of @",
     ], solved),
     TaskKind::beside("expressions.expand", "Expanding", &[
         "expand brackets? in|of? @", "multiply|expand out brackets? in|of? @", "expand @ and simplify", "expand and simplify @",
@@ -106,14 +110,14 @@ pub(super) const KINDS: &[TaskKind] = &[
         "simplify leaving|giving answer? in|as index|power form @", "@ in index form", "@ as single power",
         "write|express @ as power of #",
     ], single_power),
+    TaskKind::beside("trig.side", "Sine, cosine, tangent", &[
+        "exact? value? of? sin|cos|tan #", "exact? value? of? sine|cosine|tangent of #",
+    ], in_degrees),
     TaskKind::beside("operations.order-brackets", "Working out", &[
         "evaluate|calculate|compute value? of? @", "work out value? of? @", "find exact? value of @", "what is exact? value of @",
         "exact value of @", "value of @", "calculate @", "how much is @", "what does @ equal", "what is @", "find @",
         "evaluate @ without calculator", "work out @ without calculator", "@ = what", "@ equals what",
     ], valued),
-    TaskKind::beside("trig.side", "Sine, cosine, tangent", &[
-        "value? of? sin|cos|tan #", "sine|cosine|tangent of #",
-    ], in_degrees),
     TaskKind::beside("operations.order-brackets", "Substituting", &[
         "evaluate|find|calculate value? of? @ when|if|for|where|given|with that? =,", "value of @ when|if|for|where|given|with =,",
         "@ when|if|for|where =,", "if|when|given|let =, evaluate|find|calculate|what value? is? value? of? @",
@@ -582,6 +586,28 @@ fn of_function(found: &Found) -> Option<Told> {
     let lines = Lines::default().say(format!("${say}$"), "The function");
     let (lines, value) = called(asked, &defined, lines)?;
     Some(Told::lines(format!("{asked} where {told}"), lines, Answer::value(text(&value))))
+}
+
+/// Where a function has a value: `f(x) = 5 - 2x` and `f(x) = 11`.
+fn has_value(found: &Found) -> Option<Told> {
+    let [function, asked] = &found.texts[..] else { return None };
+    let (name, rule) = function.split_once('=')?;
+    let number = found.numbers.last()?;
+    let (name, rule) = (name.trim(), rule.trim());
+    if asked.trim() != name || !name.ends_with("(x)") || number.unit.is_some() {
+        return None;
+    }
+    let problem = format!("{rule} = {}", number.text);
+    line(&problem)?;
+    told(
+        format!("Where {name} is {}: {problem}", number.text),
+        Task {
+            kind: Solving::Solve,
+            problem: problem.clone(),
+            unknown: Some("x".into()),
+            ..Task::default()
+        },
+    )
 }
 
 fn inverse(found: &Found) -> Option<Told> {

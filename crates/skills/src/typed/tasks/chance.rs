@@ -1,7 +1,7 @@
 //! The probability of an event, and how many ways there are.
 
-use super::{Answer, Found, TaskKind, Told};
-use crate::typed::text::{Amount, written};
+use super::{Answer, Found, Recognised, TaskKind, Told};
+use crate::typed::text::{Amount, Loose, written};
 use algebra::Rational;
 use algebra::form::Form;
 use algebra::number::{from_int, show};
@@ -101,6 +101,16 @@ pub(super) const KINDS: &[TaskKind] = &[
         "probability|chance of getting? two|three|four heads|tails when|if|by tossing|flipping|throwing|you? toss|flip|throw? two|three|four coins|times?",
         "probability|chance of getting? two|three|four heads|tails when two|three|four coins are tossed|flipped|thrown",
     ], named_coins),
+    beside("Coins", &[
+        "if? two|three|four coins are tossed|flipped|thrown find|what? is? probability|chance of getting? two|three|four heads|tails?",
+        "if? coin is tossed|flipped|thrown two|three|four times find|what? is? probability|chance of getting? two|three|four heads|tails?",
+        "toss|flip|throw two|three|four coins find|what? is? probability|chance of getting? two|three|four heads|tails?",
+    ], |f| {
+        let counts: Vec<i64> = f.words.iter().filter_map(|word| count_named(word)).collect();
+        let side = f.words.iter().find(|word| word.starts_with("head") || word.starts_with("tail"))?;
+        let [tossed, wanted] = counts[..] else { return None };
+        coins(wanted, tossed, side)
+    }),
     beside("Probability", &[
         "probability|chance of getting|tossing|flipping? # heads|tails with|on|from|in|when # coins|tosses|flips",
         "probability|chance of getting|tossing|flipping? # heads|tails in row",
@@ -135,6 +145,7 @@ pub(super) const KINDS: &[TaskKind] = &[
         "probability|chance of not if|when probability|chance is #", "probability of it not happening if probability is #",
         "if probability of _ is # what is probability of not _", "probability of _ is # what is probability of not _",
         "probability of _ is # find probability of not _", "p ( not _ ) if|when|given p ( _ ) #",
+        "probability|chance of? .. not .. if|when|given|where p ( .. ) #", "probability|chance it? does|will not .. if|when|given p ( .. ) #",
         "if|given? p ( _ ) # find|what|then is? p ( not _ )", "probability|chance .. not .. if|when|given .. probability|chance .. #",
         "if|given? .. probability|chance .. # what|find is? probability|chance .. not ..",
         "probability of event is # find probability it does not happen",
@@ -535,6 +546,144 @@ fn multiplied(a: &Amount, b: &Amount) -> Option<Told> {
         lines,
         Answer::value(value.to_string()),
     ))
+}
+
+/// Words with which more than one is taken, or the same one again.
+const SEVERAL: &[&str] = &[
+    "out",
+    "removed",
+    "lost",
+    "eaten",
+    "added",
+    "left",
+    "first",
+    "two",
+    "three",
+    "both",
+    "replacement",
+    "replaced",
+    "without",
+    "then",
+    "second",
+    "again",
+    "twice",
+    "times",
+    "another",
+];
+
+/// What tells things of a bag apart, without the end of a plural.
+const COLOURS: &[&str] = &[
+    "red",
+    "blue",
+    "green",
+    "yellow",
+    "white",
+    "black",
+    "orange",
+    "purple",
+    "pink",
+    "brown",
+    "grey",
+    "gray",
+    "gold",
+    "silver",
+    "violet",
+    "boy",
+    "girl",
+    "men",
+    "women",
+    "lemon",
+    "strawberry",
+    "cherry",
+    "mint",
+    "toffee",
+    "milk",
+    "dark",
+    "apple",
+    "pear",
+    "banana",
+    "plum",
+    "peach",
+    "vanilla",
+    "chocolate",
+    "lime",
+    "adult",
+    "children",
+];
+
+/// One thing taken from a bag, or a die rolled once, in whatever words: "a bag holds 5 red, 3 blue and 2 green counters,
+/// what is the probability of not picking red?"
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    let asks =
+        told.words.iter().rposition(|word| matches!(*word, "probability" | "chance" | "likely"))?;
+    if told.says(SEVERAL) {
+        return None;
+    }
+    let kind = |topic: &str| KINDS.iter().find(|kind| kind.topic == Some(topic));
+    let (behind, is_not) = (&told.words[asks..], told.words[asks..].contains(&"not"));
+    let label = |what: &str| if is_not { format!("not {what}") } else { what.to_owned() };
+    if told.says(&["die", "dice"]) && !told.says(&["sum", "total", "product"]) {
+        let fits: Box<dyn Fn(i64) -> bool> = die_fits(told, behind)?;
+        let right = (1..=6).filter(|n| fits(*n) != is_not).count();
+        let told = likely(
+            &label("what is asked for on a die"),
+            i64::try_from(right).ok()?,
+            6,
+            "The six faces",
+        );
+        return Some((kind("Dice").or_else(|| KINDS.first())?, told));
+    }
+    let count = |at: usize, amount: &Amount| Some((told.noun(at), amount.whole(100_000)?));
+    let kinds: Vec<(&str, i64)> =
+        told.numbers.iter().map(|(at, amount)| count(*at, amount)).collect::<Option<_>>()?;
+    let is_asked =
+        |(name, _): &&(&str, i64)| behind.iter().any(|word| word.trim_end_matches('s') == *name);
+    let asked: Vec<&(&str, i64)> = kinds.iter().filter(is_asked).collect();
+    let all: i64 = kinds.iter().map(|(_, count)| count).sum(); // "20 pens, 5 of them red" tells the whole: kinds that lie side by side are told by their colours.
+    let are_known = kinds.len() > 1 && kinds.iter().all(|(name, _)| COLOURS.contains(name));
+    if !are_known
+        || asked.is_empty()
+        || asked.len() > 2
+        || all == 0
+        || asked.len() == 2 && !behind.contains(&"or")
+    {
+        return None;
+    }
+    let right: i64 = asked.iter().map(|(_, count)| count).sum();
+    let right = if is_not { all - right } else { right };
+    let names: Vec<&str> = asked.iter().map(|(name, _)| *name).collect();
+    let told = likely(&label(&names.join(" or ")), right, all, &format!("All {all}"));
+    Some((kind("Bags").or_else(|| KINDS.first())?, told))
+}
+
+/// Which faces of a die are asked for.
+fn die_fits(told: &Loose, behind: &[&str]) -> Option<Box<dyn Fn(i64) -> bool>> {
+    let says = |words: &[&str]| behind.iter().any(|word| words.contains(word));
+    let numbers: Vec<i64> = told.numbers.iter().map(|(_, n)| n.whole(6)).collect::<Option<_>>()?;
+    match numbers[..] {
+        [n] if told.says_in_order(&["at", "least"]) || told.says_in_order(&["or", "more"]) => {
+            Some(Box::new(move |k| k >= n))
+        }
+        [n] if told.says_in_order(&["at", "most"]) || told.says_in_order(&["or", "less"]) => {
+            Some(Box::new(move |k| k <= n))
+        }
+        [n] if says(&["greater", "more", "higher", "larger", "bigger", "over", "above"]) => {
+            Some(Box::new(move |k| k > n))
+        }
+        [n] if says(&["less", "smaller", "lower", "fewer", "under", "below"]) => {
+            Some(Box::new(move |k| k < n))
+        }
+        [n] if says(&["multiple"]) && n > 0 => Some(Box::new(move |k| k % n == 0)),
+        [n] if says(&["factor"]) => Some(Box::new(move |k| n % k == 0)),
+        [n] => Some(Box::new(move |k| k == n)),
+        [a, b] if says(&["or"]) => Some(Box::new(move |k| k == a || k == b)),
+        [] if says(&["even"]) => Some(Box::new(|k| k % 2 == 0)),
+        [] if says(&["odd"]) => Some(Box::new(|k| k % 2 == 1)),
+        [] if says(&["prime"]) => Some(Box::new(|k| matches!(k, 2 | 3 | 5))),
+        [] if says(&["square"]) => Some(Box::new(|k| matches!(k, 1 | 4))),
+        [] if says(&["six"]) => Some(Box::new(|k| k == 6)),
+        _ => None,
+    }
 }
 
 #[cfg(test)]

@@ -19,6 +19,10 @@ const MIXED: (&str, MethodId) = ("fractions.mixed", fractions_mixed::method::DIV
 
 #[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
+    TaskKind::beside("fractions.multiply-divide", "Dividing by a fraction", &[
+        "how many halves|thirds|quarters|fourths|fifths|sixths|eighths|tenths are? there? in|make #",
+        "how many halves|thirds|quarters|fourths|fifths|sixths|eighths|tenths go into #",
+    ], parts_in),
     TaskKind::of(LOWEST, &[
         "# in lowest|simplest terms|form", "simplify|reduce|cancel # ", "simplify|reduce|cancel fraction #",
         "reduce|cancel|simplify|write|put|express # to|in|into its? lowest|simplest terms|form", "simplest form of #", "cancel down #",
@@ -59,7 +63,9 @@ pub(super) const KINDS: &[TaskKind] = &[
         "write|change|convert|express|turn # to|into|as|in top heavy fraction", "# as|to improper fraction",
     ], to_improper),
     TaskKind::beside("fractions.equivalent", "Order", &[
-        "order #,", "put|place|arrange|write|sort #, in ascending|increasing order", "put|place|arrange|write|sort #, in order",
+        "order #,", "put|place|arrange|write|sort these numbers|fractions|in|values? in? order of? size? smallest|ascending|least first|order? #,",
+        "put|place|arrange|write|sort these numbers|fractions|in|values? in? order of? size? #,",
+        "put|place|arrange|write|sort #, in ascending|increasing order", "put|place|arrange|write|sort #, in order",
         "order #, from smallest|least to largest|greatest|biggest",
         "put|place|arrange|write|sort #, in order from smallest|least to largest|greatest|biggest",
         "put|place|arrange|write|sort #, from smallest|least to largest|greatest|biggest", "put|place|arrange|write|sort in order #,",
@@ -275,7 +281,9 @@ fn recurring(found: &Found, is_said: bool) -> Option<Told> {
 
 fn to_mixed(found: &Found) -> Option<Told> {
     let [number] = found.amounts()?;
-    let (a, b) = fraction_parts(number).filter(|(a, b)| *a > 0 && *b > 0 && bare(number))?;
+    let (a, b) = fraction_parts(number)
+        .or_else(|| Some((number.value.numer().to_i64()?, number.value.denom().to_i64()?)))
+        .filter(|(a, b)| *a > 0 && *b > 0 && bare(number))?;
     let (whole, rest) = (a / b, a % b);
     if whole == 0 {
         return None;
@@ -286,13 +294,46 @@ fn to_mixed(found: &Found) -> Option<Told> {
         let part = Rational::new(rest.into(), b.into());
         format!("{whole} {}", show(&part))
     };
-    let lines = Lines::start(&format!("{a}/{b}"))
+    let lines = if number.text.contains('.') {
+        Lines::start(&number.text).then(&format!("{a}/{b}"), "As a fraction in lowest terms")
+    } else {
+        Lines::start(&format!("{a}/{b}"))
+    };
+    let lines = lines
         .work(&format!("{a} = {b} × {whole} + {rest}"), format!("{whole} wholes and {rest} parts"))
         .then(&answer, "The wholes, and what is left");
     Some(Told::lines(
         format!("{a}/{b} as a mixed number"),
         lines,
         Answer::value(answer).formed(Form::MixedNumber),
+    ))
+}
+
+/// How many halves, thirds … a number has.
+fn parts_in(found: &Found) -> Option<Told> {
+    const PARTS: &[(&str, i64)] = &[
+        ("halves", 2),
+        ("thirds", 3),
+        ("quarters", 4),
+        ("fourths", 4),
+        ("fifths", 5),
+        ("sixths", 6),
+        ("eighths", 8),
+        ("tenths", 10),
+    ];
+    let [number] = found.amounts()?;
+    let (name, size) = PARTS.iter().find(|(name, _)| found.says(&[name]))?;
+    if !bare(number) || !number.is_positive() {
+        return None;
+    }
+    let value = written(&(&number.value * from_int(*size)));
+    let lines = Lines::start(&format!("{} ÷ (1/{size})", number.factor()))
+        .then(&format!("{} × {size}", number.factor()), format!("Each whole has {size} {name}"))
+        .then(&value, "Multiply");
+    Some(Told::lines(
+        format!("How many {name} are in {}", number.text),
+        lines,
+        Answer::value(value),
     ))
 }
 

@@ -58,6 +58,12 @@ pub(super) const KINDS: &[TaskKind] = &[
         "equation of line gradient|slope # through|passing through? #p", "equation of line gradient|slope # and? point? #p",
     ], through_one),
     beside("Equation of a line", &[
+        "equation of straight? line parallel|perpendicular to line? @ through|passing|and|which|that passes|goes|going|through? through? point? #p",
+        "equation of straight? line through|passing through? point? #p parallel|perpendicular to line? @",
+        "equation of straight? line through|passing through? point? #p and parallel|perpendicular to line? @",
+        "line parallel|perpendicular to line? @ through|passing through? point? #p", "line through #p parallel|perpendicular to line? @",
+    ], beside_line),
+    beside("Equation of a line", &[
         "equation of straight? line with gradient|slope # and y intercept #",
         "equation of straight? line with gradient|slope # and y intercept #", "line with gradient|slope # and y intercept #",
         "line with gradient|slope # and y intercept #", "equation of line gradient|slope # y intercept #",
@@ -382,6 +388,38 @@ fn through_one(found: &Found) -> Option<Told> {
         Lines::default(),
         format!("The line with gradient {} through {}", m.text, point(at)),
     )
+}
+
+/// The line through a point, parallel to another or perpendicular to it.
+fn beside_line(found: &Found) -> Option<Told> {
+    let (typed, [at]) = (found.text()?, &found.points[..]) else { return None };
+    let (m, c) = in_two_letters(typed).filter(|_| typed.contains('='))?;
+    if !bare(&found.points) {
+        return None;
+    }
+    let is_parallel = found.says(&["parallel"]);
+    let own = if is_parallel {
+        m.clone()
+    } else {
+        {
+            if m.is_zero() {
+                return None;
+            }
+            -m.recip()
+        }
+    };
+    let shown = algebra::number::show(&own);
+    let lines = told_line(typed, &m, &c);
+    let (lines, word) = if is_parallel {
+        (
+            lines.say(format!("Parallel lines are equally steep: {shown}."), "The gradient"),
+            "parallel",
+        )
+    } else {
+        let product = format!("{} × ({shown}) = -1", bracketed(&m));
+        (lines.work(&product, "Perpendicular gradients multiply to -1"), "perpendicular")
+    };
+    through(&own, at, lines, format!("The line {word} to {typed} through {}", point(at)))
 }
 
 fn with_intercept(found: &Found) -> Option<Told> {

@@ -1,8 +1,8 @@
 //! Interest, wearing out, half-lives and doubling; prices and pay.
 
-use super::{Answer, Found, TaskKind, Told, quantity};
+use super::{Answer, Found, Recognised, TaskKind, Told, quantity};
 use crate::algebra::exponential_half_life;
-use crate::typed::text::{Amount, Measure, written};
+use crate::typed::text::{Amount, Loose, Measure, written};
 use algebra::Rational;
 use algebra::number::{decimal_places, from_int, round_to_places, to_decimal_text};
 use num_traits::{One, Signed, ToPrimitive};
@@ -141,6 +141,111 @@ fn terms(found: &Found) -> Option<(&Amount, &Amount, i64)> {
     let sum =
         all.into_iter().find(|one| !std::ptr::eq(*one, percent) && !std::ptr::eq(*one, time))?;
     Some((sum, percent, time.whole(60).filter(|n| *n > 0)?))
+}
+
+/// Words that a savings bank is not told of with, or that ask for something else than is answered here.
+const OTHERWISE: &[&str] = &[
+    "third",
+    "last",
+    "monthly",
+    "months",
+    "month",
+    "quarterly",
+    "half",
+    "weekly",
+    "daily",
+    "until",
+    "double",
+    "doubles",
+    "rate",
+    "when",
+    "then",
+    "withdraws",
+    "must",
+    "should",
+    "needed",
+    "need",
+    "principal",
+    "more",
+    "difference",
+    "first",
+    "second",
+];
+
+/// Money that bears interest, in whatever words: "invest £2000 at 3% simple interest for 4 years, how much interest?"
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    let asks_years = told.says_in_order(&["how", "many", "years"]);
+    if !told.says(&["interest"]) || told.says(OTHERWISE) || asks_years {
+        return None;
+    } // The interest itself may be what is told.
+    const EARNED: &[&str] = &[
+        "earn", "earns", "earned", "give", "gives", "get", "gets", "becomes", "amounts", "grows",
+        "grew", "receives", "of",
+    ];
+    let is_earned = |(at, amount): &(usize, &Amount)| {
+        let money = amount.unit.as_ref().is_some_and(Measure::is_money);
+        money && told.is_behind(*at, EARNED) && told.word(at.saturating_sub(1)) != Some("on")
+    };
+    if told.numbers.iter().any(is_earned) {
+        return None;
+    }
+    // "How much interest is earned each year?"
+    let is_yearly = told.words.last().is_some_and(|word| matches!(*word, "year" | "annually"));
+    if is_yearly
+        && (told.says_in_order(&["each", "year"]) || told.says_in_order(&["every", "year"]))
+    {
+        return None;
+    }
+    let is_compound = told.says(&["compound", "compounded"]);
+    if is_compound == told.says(&["simple"]) {
+        return None;
+    }
+    let found = told.found();
+    let asks_all = told.says(&[
+        "final",
+        "total",
+        "amount",
+        "worth",
+        "value",
+        "balance",
+        "altogether",
+        "have",
+        "become",
+        "grow",
+    ]);
+    let of_interest = !asks_all
+        || ["total", "of", "much"].iter().any(|word| told.says_in_order(&[word, "interest"]));
+    let topic = if is_compound { "Compound interest" } else { "Simple interest" };
+    let kind = KINDS.iter().find(|kind| kind.topic == Some(topic))?;
+    let told = if is_compound || of_interest {
+        interest(&found, is_compound, of_interest)?
+    } else {
+        with_interest(&found)?
+    };
+    Some((kind, told))
+}
+
+/// The sum and its simple interest together.
+fn with_interest(found: &Found) -> Option<Told> {
+    let (sum, percent, years) = terms(found)?;
+    if !sum.is_positive() || sum.is_percent || !percent.is_positive() {
+        return None;
+    }
+    let like = |value: Rational| Amount { unit: sum.unit.clone(), ..Amount::of(value) };
+    let year = like(&sum.value * &percent.value / from_int(100));
+    let all = like(&year.value * from_int(years));
+    let whole = like(&sum.value + &all.value);
+    let lines = Lines::measured()
+        .work(
+            &format!("{}% of {} = {}", percent.text, sum.measured(), year.measured()),
+            "The interest of one year",
+        )
+        .work(&format!("{years} × {} = {}", year.measured(), all.measured()), "The same every year")
+        .begin(&format!("{} + {}", sum.measured(), all.measured()), "The sum and its interest")
+        .then(&whole.measured(), "Add");
+    let says =
+        format!("{} with simple interest at {}% for {years} years", sum.shown(), percent.text);
+    Some(Told::lines(says, lines, quantity(&whole)))
 }
 
 /// A value in money, or to two places where it does not end.

@@ -1,7 +1,7 @@
 //! Speed, distance and time; density, mass and volume.
 
-use super::{Answer, Found, TaskKind, Told, quantity};
-use crate::typed::text::{Amount, Measure};
+use super::{Answer, Found, Recognised, TaskKind, Told, quantity};
+use crate::typed::text::{Amount, Loose, Measure};
 use algebra::number::{decimal_places, round_to_places, to_decimal_text};
 use algebra::unit::Base;
 use teaching::typeset::Lines;
@@ -82,6 +82,96 @@ fn measures(amount: &Amount) -> &'static str {
     } else {
         ""
     }
+}
+
+/// Words with which a text tells of more than one journey, or compares two of them.
+const MORE: &[&str] = &[
+    "back",
+    "return",
+    "returns",
+    "then",
+    "stops",
+    "rest",
+    "rests",
+    "faster",
+    "slower",
+    "later",
+    "earlier",
+    "more",
+    "less",
+    "twice",
+    "half",
+    "each",
+    "both",
+    "another",
+    "second",
+    "first",
+    "apart",
+    "towards",
+    "meet",
+    "meets",
+    "overtakes",
+    "left",
+    "increases",
+    "decreases",
+    "whole",
+    "journey",
+    "current",
+    "wind",
+    "litres",
+    "cost",
+    "costs",
+];
+
+/// Two amounts and a word that asks for the third of their kind, in whatever words: "a cyclist covers 45 km in 3 h, how
+/// fast is that?"
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    let numbers = joined_times(told)?;
+    let [a, b] = &numbers[..] else { return None };
+    let of = |one: &str, other: &str| {
+        let kinds = [measures(a), measures(b)];
+        kinds == [one, other] || kinds == [other, one]
+    };
+    if told.says(MORE) {
+        return None;
+    }
+    let (at, wanted) = if of("length", "time") && told.says(&["speed", "fast", "velocity"]) {
+        (0, Wanted::Speed)
+    } else if of("speed", "time")
+        && told.says(&["far", "distance", "kilometres", "miles", "metres"])
+    {
+        (1, Wanted::Distance)
+    } else if of("length", "speed") && told.says(&["long", "time", "hours", "minutes", "seconds"]) {
+        (2, Wanted::Time)
+    } else if of("mass", "volume") && told.says(&["density", "dense"]) {
+        (3, Wanted::Density)
+    } else if of("density", "volume") && told.says(&["mass", "weigh", "weight", "heavy"]) {
+        (4, Wanted::Mass)
+    } else if of("density", "mass") && told.says(&["volume", "space"]) {
+        (5, Wanted::Volume)
+    } else {
+        return None;
+    };
+    Some((&KINDS[at], two(&Loose::of_numbers(&[a, b]), wanted)?))
+}
+
+/// The amounts of a text; "2 h 30 min" is one time.
+fn joined_times(told: &Loose) -> Option<Vec<Amount>> {
+    let mut all: Vec<Amount> = Vec::new();
+    let mut before = None;
+    for (at, amount) in &told.numbers {
+        let follows = before.is_some_and(|before| before + 1 == *at);
+        match all.last_mut() {
+            Some(last) if follows && measures(last) == "time" && measures(amount) == "time" => {
+                let unit = last.unit.clone()?;
+                let value = &last.value + amount.value_in(&unit)?;
+                *last = Amount { unit: Some(unit), ..Amount::of(value) };
+            }
+            _ => all.push((*amount).clone()),
+        }
+        before = Some(*at);
+    }
+    Some(all)
 }
 
 /// Two amounts, by what they measure, whichever is told first.

@@ -1,8 +1,8 @@
 //! Percents: the part, the whole, the rate, and change by percents.
 
-use super::{Answer, Found, TaskKind, Told, quantity};
+use super::{Answer, Found, Recognised, TaskKind, Told, quantity};
 use crate::fractions_ratio::{percent_change, percent_part, percent_rate, percent_whole};
-use crate::typed::text::{Amount, written};
+use crate::typed::text::{Amount, Loose, written};
 use algebra::Rational;
 use algebra::number::from_int;
 use num_traits::{One, Signed, Zero};
@@ -37,7 +37,9 @@ pub(super) const KINDS: &[TaskKind] = &[
         "what percent|percentage of # is #", "what % of # is #", "percent|percentage of # that is #",
     ], rate_of_whole),
     TaskKind::of(CHANGE, &[
-        "increase # by #%", "# increased by #%", "price|cost|value|salary of # increased|raised by #%", "# is|was increased|raised by #%", "raise # by #%", "# plus #%", "# plus #% vat|tax|tip",
+        "increase # by #%", "# increased by #%", "price|cost|value|salary of # increased|raised by #%", "# is|was increased|raised by #%",
+        "vat|tax|service|tip at|of #% is added to|on # find|what|how? is|much? total|price|bill|final? price|bill|is? it?",
+        "#% vat|tax|service|tip is added to|on # find|what|how? is|much? total|price|bill|final? price|bill|is? it?", "raise # by #%", "# plus #%", "# plus #% vat|tax|tip",
         "# and #% vat|tax|tip", "# + #% vat|tax|tip|service",
         "_ costs|cost|is|was # it|and|is? is? increased|raised|goes|rises up? by #% .. price|cost|value|now|salary|pay ..",
         "_ costs|cost|is|was # it|and|is? is? increased|raised|goes|rises up? by #%",
@@ -315,4 +317,117 @@ fn before_decrease(found: &Found) -> Option<Told> {
     let says = format!("What became {} after {}% less", now.shown(), percent.text);
     let factor = Rational::one() - &percent.value / hundred();
     before(percent, now, factor, says, format!("100% less {}%", percent.text))
+}
+
+/// Words with which a price changes.
+const UP: &[&str] = &[
+    "increase",
+    "increased",
+    "increases",
+    "rise",
+    "rises",
+    "rose",
+    "raised",
+    "vat",
+    "tax",
+    "grew",
+    "profit",
+    "more",
+];
+/// Words with which it falls.
+const DOWN: &[&str] = &[
+    "decrease",
+    "decreased",
+    "decreases",
+    "reduction",
+    "reduced",
+    "discount",
+    "off",
+    "fall",
+    "falls",
+    "fell",
+    "sale",
+    "loss",
+    "less",
+    "lost",
+];
+
+/// Whether what was before is asked for, where the amount stands at a place: "it was £50 before" tells it.
+fn asks_before(told: &Loose, at: usize) -> bool {
+    const ORIGINAL: &[&str] = &["original", "originally", "usual", "normal", "full", "old"];
+    let asks = (0..told.told.len()).find(|at| {
+        told.word(*at)
+            .is_some_and(|word| matches!(word, "what" | "find" | "how" | "calculate" | "work"))
+    });
+    let behind = |from: usize, words: &[&str]| {
+        (from..told.told.len()).rfind(|at| told.word(*at).is_some_and(|word| words.contains(&word)))
+    };
+    let Some(asks) = asks else { return false };
+    // "How much was taken off the original price?" asks for the change.
+    let is_change = |word: &str| {
+        UP.contains(&word) || DOWN.contains(&word) || word.starts_with("save") || word == "taken"
+    };
+    let end = (asks..told.told.len())
+        .find(|at| told.word(*at).is_some_and(|word| ORIGINAL.contains(&word) || word == "before"))
+        .unwrap_or(told.told.len());
+    if (asks..end).filter_map(|at| told.word(at)).any(is_change) {
+        return false;
+    }
+    let is_told = told.is_behind(at, ORIGINAL)
+        || (at + 1..at + 3)
+            .any(|at| told.word(at).is_some_and(|word| word == "before" || word == "originally"));
+    let ends_in_before = behind(asks, &["before"]).is_some_and(|at| {
+        told.word(at + 1).is_none() || matches!(told.word(at + 1), Some("the" | "that" | "this"))
+    });
+    !is_told && (ends_in_before || behind(asks, ORIGINAL).is_some())
+}
+
+/// A change told by what was before and after it, or what was before one, in whatever words: "a house bought for £200,000
+/// is sold for £230,000, what is the percentage profit?"
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    let [(i, a), (j, b)] = told.numbers[..] else { return None };
+    if told.says(&["then", "twice", "each", "every", "year", "years", "people", "per"]) {
+        return None;
+    }
+    let kind = KINDS.iter().find(|kind| kind.skill == CHANGE.0)?;
+    match (a.is_percent, b.is_percent) {
+        (false, false) => {
+            const OLD: &[&str] = &[
+                "bought",
+                "cost",
+                "costs",
+                "costing",
+                "paid",
+                "buys",
+                "from",
+                "was",
+                "originally",
+                "old",
+            ];
+            let asks = told.says(&["percentage", "percent"])
+                && (told.says(UP) || told.says(DOWN) || told.says(&["change"])); // "A profit of £10" is the change itself.
+            let is_change = |at| {
+                told.is_behind(at, UP)
+                    || told.is_behind(at, DOWN)
+                    || told.is_behind(at, &["by", "extra"])
+            };
+            if !asks || is_change(i) || is_change(j) {
+                return None;
+            }
+            // What was before is told first, or by its word.
+            let turned = told.is_behind(j, OLD) && !told.is_behind(i, OLD);
+            let found = Loose::of_numbers(&if turned { [b, a] } else { [a, b] });
+            Some((kind, change(&found)?))
+        }
+        (true, false) | (false, true) => {
+            let asks = asks_before(told, if a.is_percent { j } else { i });
+            let found = told.found();
+            match (told.says(UP), told.says(DOWN)) {
+                (true, false) if asks => Some((kind, before_increase(&found)?)),
+                (false, true) if asks => Some((kind, before_decrease(&found)?)),
+                _ => None,
+            }
+        }
+        (true, true) => None,
+    }
 }

@@ -1,7 +1,7 @@
 //! Direct and inverse proportion, unit prices, the best buy.
 
-use super::{Answer, Found, TaskKind, Told, quantity};
-use crate::typed::text::{Amount, Measure, written};
+use super::{Answer, Found, Recognised, TaskKind, Told, quantity};
+use crate::typed::text::{Amount, Loose, Measure, written};
 use num_traits::Zero;
 use teaching::typeset::Lines;
 
@@ -126,6 +126,125 @@ fn varied(found: &Found, is_inverse: bool) -> Option<Told> {
         lines,
         Answer::value(result.clone()).written(format!("{asked} = {result}")),
     ))
+}
+
+/// Words that tell of something else than so much for so many.
+const OTHERWISE: &[&str] = &[
+    "further",
+    "another",
+    "used",
+    "those",
+    "them",
+    "only",
+    "discount",
+    "off",
+    "change",
+    "more",
+    "less",
+    "left",
+    "each",
+    "extra",
+    "profit",
+    "ratio",
+    "speed",
+    "percent",
+    "together",
+    "total",
+    "between",
+    "share",
+    "square",
+    "squared",
+    "cube",
+    "circle",
+    "sphere",
+    "radius",
+    "diameter",
+    "side",
+    "sides",
+    "area",
+    "volume",
+    "falls",
+    "fall",
+    "drops",
+    "dropped",
+    "accelerates",
+    "grows",
+    "population",
+    "temperature",
+    "interest",
+    "inversely",
+    "root",
+    "half",
+];
+
+/// Who and what works the faster, the more of them there are.
+const WORKERS: &[&str] = &[
+    "worker",
+    "men",
+    "man",
+    "painter",
+    "builder",
+    "tap",
+    "machine",
+    "pump",
+    "pipe",
+    "printer",
+    "robot",
+    "gardener",
+    "tractor",
+    "volunteer",
+];
+
+/// So much for so many, and how much for so many others, in whatever words: "3 kg of apples cost £4.20, find the cost of
+/// 5 kg".
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    const ASKS: &[&str] = &["how", "what", "find", "calculate", "work"];
+    let [(i, a), (j, b), (k, c)] = told.numbers[..] else { return None };
+    // "2 h 30 min" is one amount.
+    if j == i + 1 || k == j + 1 {
+        return None;
+    }
+    let asks =
+        (0..told.told.len()).rfind(|at| told.word(*at).is_some_and(|word| ASKS.contains(&word)))?;
+    // The third number is part of the question, or stands right before it.
+    if told.says(OTHERWISE) || k < asks && asks - k > 3 {
+        return None;
+    }
+    let like =
+        |(at, one): (usize, &Amount), (bt, other): (usize, &Amount)| match (&one.unit, &other.unit)
+        {
+            (Some(unit), Some(_)) => other.value_in(unit).is_some(),
+            (None, None) => !told.noun(at).is_empty() && told.noun(at) == told.noun(bt),
+            _ => false,
+        };
+    let (count, amount) = match (like((i, a), (k, c)), like((j, b), (k, c))) {
+        (true, false) => ((i, a), b),
+        (false, true) => ((j, b), a),
+        _ => return None,
+    };
+    let wanted = in_unit(c, count.1)?;
+    let found = Loose::of_numbers(&[count.1, amount, &wanted]);
+    let is_time = amount.unit.as_ref().is_some_and(|unit| {
+        unit.text() == "year" || Measure::named("h").is_some_and(|hour| unit.fits(&hour))
+    });
+    let kind = |topic: &str| KINDS.iter().find(|kind| kind.topic == Some(topic));
+    if is_time && WORKERS.contains(&told.noun(count.0)) {
+        return Some((
+            kind("Inverse proportion").filter(|_| told.says(&["long", "time"]))?,
+            inverse_work(&found)?,
+        ));
+    }
+    Some((kind("Direct proportion")?, scaled(&found)?))
+}
+
+/// An amount in the unit of another.
+fn in_unit(amount: &Amount, like: &Amount) -> Option<Amount> {
+    match (&amount.unit, &like.unit) {
+        (Some(own), Some(unit)) if own != unit => {
+            Some(Amount { unit: Some(unit.clone()), ..Amount::of(amount.value_in(unit)?) })
+        }
+        _ => Some(amount.clone()),
+    }
 }
 
 /// The price of one of what is measured, for each offer.

@@ -1,10 +1,10 @@
 //! Ratios: shared, shortened, compared, and with one term missing.
 
-use super::{Answer, Found, TaskKind, Told, quantity};
+use super::{Answer, Found, Recognised, TaskKind, Told, quantity};
 use crate::fractions_ratio::{
     ratio_equivalent, ratio_is_proportion, ratio_missing_term, ratio_share,
 };
-use crate::typed::text::{Amount, Measure, written};
+use crate::typed::text::{Amount, Kind, Measure, Token, written};
 use algebra::Rational;
 use algebra::number::from_int;
 use num_integer::Integer as _;
@@ -245,6 +245,10 @@ fn same(found: &Found) -> Option<Told> {
 
 /// "The ratio of boys to girls is 3:4. There are 12 boys. How many girls are there?"
 fn counted(found: &Found) -> Option<Told> {
+    counted_of(found, None)
+}
+
+fn counted_of(found: &Found, unit: Option<&Measure>) -> Option<Told> {
     let ([a, b], [count]) = (found.list()?.first_chunk::<2>()?, found.amounts()?);
     let names: Vec<&str> = found.names.iter().map(String::as_str).collect();
     let [first, second, known, asked] = names[..] else { return None };
@@ -262,12 +266,62 @@ fn counted(found: &Found) -> Option<Told> {
         .work(&format!("{} ÷ {} = {one}", count.text, given.text), "One part")
         .begin(&format!("{} × {}", wanted.text, one), format!("{} parts are {asked}", wanted.text))
         .then(&value, "Multiply")
-        .end(format!("There are {value} {asked}."));
+        .end(match unit {
+            Some(unit) => format!("That is {} of {asked}.", unit.with(&value)),
+            None => format!("There are {value} {asked}."),
+        });
     let says = format!(
         "{first} and {second} in the ratio {} : {}, {} {known}: how many {asked}",
         a.text, b.text, count.text
     );
-    Some(Told::lines(says, lines, Answer::value(value)))
+    let answer = Answer { unit: unit.map(Measure::shown), ..Answer::value(value.clone()) };
+    let shown = unit.map_or_else(|| value.clone(), |unit| unit.with(&value));
+    Some(Told::lines(says, lines, answer.written(shown)))
+}
+
+/// Two things in a ratio, so many of one, and how many of the other: in whatever words.
+pub(super) fn recognise(told: &[Token]) -> Option<Recognised> {
+    let number = |at: usize| match told.get(at).map(|token| &token.kind) {
+        Some(Kind::Number(amount)) => Some(amount.clone()),
+        _ => None,
+    };
+    let mut lists = (1..told.len()).filter(|&at| told[at].is_sign(':'));
+    let (at, None) = (lists.next()?, lists.next()) else { return None };
+    let list = vec![number(at - 1)?, number(at + 1)?];
+    let word = |at: usize| told.get(at).and_then(Token::word);
+    // The two things are named before their ratio: "red and blue", "boys to girls".
+    let pair = (0..at - 1).rev().find_map(|i| {
+        let link = matches!(word(i + 1), Some("and" | "to"));
+        Some((word(i)?, word(i + 2)?)).filter(|_| link)
+    });
+    let (first, second) = pair?;
+    let mut numbers =
+        (0..told.len()).filter(|i| !(at - 1..=at + 1).contains(i) && number(*i).is_some());
+    let (of, None) = (numbers.next()?, numbers.next()) else { return None };
+    // What a number or a question counts: one of the two words within the next ones.
+    let stem = |word: &str| word.trim_end_matches('s').to_owned();
+    let counted = |from: usize| {
+        (from..from + 4)
+            .map_while(word)
+            .find_map(|found| [first, second].into_iter().find(|name| stem(name) == stem(found)))
+    };
+    let known = counted(of + 1)?;
+    let asks = (0..told.len()).rfind(|&i| matches!(word(i), Some("many" | "much")))?;
+    let asked = counted(asks + 1)?;
+    if told
+        .iter()
+        .filter_map(Token::word)
+        .any(|word| matches!(word, "more" | "fewer" | "less" | "total" | "altogether" | "all"))
+    {
+        return None;
+    }
+    let amount = number(of)?;
+    let unit = amount.unit.clone();
+    let names = [first, second, known, asked].map(str::to_owned).to_vec();
+    let found = Found { lists: vec![list], numbers: vec![amount], names, ..Found::default() };
+    let kind = KINDS.iter().find(|kind| kind.skill == MISSING.0)?;
+    let told = counted_of(&found, unit.as_ref())?;
+    Some((kind, told))
 }
 
 /// A length on a map, in a unit that fits its size.

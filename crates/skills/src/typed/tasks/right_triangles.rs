@@ -24,6 +24,8 @@ pub(super) const KINDS: &[TaskKind] = &[
         "right triangle with|has? legs|sides of? # and # find|what? is? hypotenuse",
         "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse",
         "right angled triangle with|has? shorter? legs|sides of? # and # find|what? is? hypotenuse", "pythagoras =, find? _?",
+        "right angled|triangle triangle? with|where|if|when? =, find|what? is? _?",
+        "_ if|when|where|given =, in right angled|triangle triangle?",
         "pythagoras legs? # and? #", "legs # and # find? hypotenuse", "legs are # and # find hypotenuse",
         "diagonal of rectangle # by|x|× # ", "diagonal of # by|x|× # rectangle", "find hypotenuse if? legs are? # and #",
     ], hypotenuse),
@@ -109,6 +111,16 @@ pub(super) const KINDS: &[TaskKind] = &[
     ], area),
 ];
 
+/// The kind of a side by an angle.
+pub(super) fn side_kind() -> &'static TaskKind {
+    KINDS.iter().find(|kind| kind.skill == SIDE.0 && kind.topic.is_none()).unwrap_or(&KINDS[0])
+}
+
+/// The kind of an angle by two sides.
+pub(super) fn angle_kind() -> &'static TaskKind {
+    KINDS.iter().find(|kind| kind.skill == ANGLE.0).unwrap_or(&KINDS[0])
+}
+
 fn wanted(found: &Found) -> Option<&str> {
     found
         .words
@@ -158,7 +170,7 @@ fn length(
     )
 }
 
-fn hypotenuse(found: &Found) -> Option<Told> {
+pub(super) fn hypotenuse(found: &Found) -> Option<Told> {
     let all: Vec<&Amount> =
         found.numbers.iter().chain(found.values.iter().map(|(_, value)| value)).collect();
     let [a, b] = all[..] else { return None };
@@ -191,7 +203,7 @@ fn bracketed(value: &Rational) -> String {
     if text.contains(['-', '/']) { format!("({text})") } else { text }
 }
 
-fn leg(found: &Found) -> Option<Told> {
+pub(super) fn leg(found: &Found) -> Option<Told> {
     let [c, a] = found.amounts()?;
     let (values, unit) = lengths(&[c, a])?;
     if values[0] <= values[1] {
@@ -256,7 +268,7 @@ fn in_degrees(amount: &Amount) -> Option<String> {
     (fits && sized && !amount.is_percent && !amount.is_of_pi).then(|| amount.text.clone())
 }
 
-fn side(angle: &Amount, known: &str, by: &Amount, wanted: &str) -> Option<Told> {
+pub(super) fn side(angle: &Amount, known: &str, by: &Amount, wanted: &str) -> Option<Told> {
     let (degrees, (values, unit)) = (acute(angle)?, lengths(&[by])?);
     let n = bracketed(&values[0]);
     let (ratio, typed) = match (known, wanted) {
@@ -296,7 +308,7 @@ fn trigonometric(lines: Lines, name: Option<&str>, typed: &str) -> Option<(Lines
     formula::worked(lines, name, typed, "Put in what is known")
 }
 
-fn angle(found: &Found) -> Option<Told> {
+pub(super) fn angle(found: &Found) -> Option<Told> {
     let [a, b] = found.amounts()?;
     let (values, _) = lengths(&[a, b])?;
     let names: Vec<&str> = found

@@ -16,6 +16,10 @@ const RULE: (&str, MethodId) =
 #[rustfmt::skip]
 pub(super) const KINDS: &[TaskKind] = &[
     TaskKind::of(RULE, &[
+        "which|what term|place of|in sequence? #, is|equals #", "in sequence #, which|what term|place is #", "what position is # in? in sequence #,",
+        "which term of|in sequence|progression? #, is|equals #",
+    ], which_term),
+    TaskKind::of(RULE, &[
         "nth term of|for sequence? #,", "nth term #,", "rule for|of sequence? #,", "formula for|of sequence? #,",
         "general term of sequence? #,", "nth term rule for|of sequence? #,", "formula for nth term of sequence? #,",
         "expression for nth term of sequence? #,", "#, nth term", "nth term of|for linear|arithmetic|quadratic|geometric sequence? #,",
@@ -628,6 +632,28 @@ fn sum_of_wholes(found: &Found) -> Option<Told> {
         lines,
         Answer::value(value.to_string()),
     ))
+}
+
+/// Which term of a list that goes on a number is.
+fn which_term(found: &Found) -> Option<Told> {
+    let (list, [number]) = (found.list()?, found.amounts()?);
+    let rule = rule_of(list)?;
+    let Rule::Linear(first, step) = &rule else { return None };
+    if step.is_zero() {
+        return None;
+    }
+    let place = (&number.value - first) / step + from_int(1);
+    if !place.is_integer() || place < from_int(1) {
+        return None;
+    }
+    let (typed, shown) = (rule.typed()?, written(&place));
+    let told: Vec<String> = list.iter().map(|one| one.text.clone()).collect();
+    let lines = Lines::default()
+        .begin(&format!("{typed} = {}", number.text), "The rule of the sequence, at that term")
+        .then(&format!("n = {shown}"), "Solve for n")
+        .end(format!("It is term number {shown}."));
+    let says = format!("Which term of {}, … is {}", told.join(", "), number.text);
+    Some(Told::lines(says, lines, Answer::value(shown)))
 }
 
 fn value<'a>(found: &'a Found, letter: &str) -> Option<&'a Amount> {

@@ -377,7 +377,7 @@ pub(super) const SHAPES: &[Shape] = &[
         skills: &[],
     },
     Shape {
-        names: &["prism"],
+        names: &["prism", "triangular prism", "hexagonal prism"],
         letters: &[
             VOLUME,
             l(

@@ -1,8 +1,8 @@
 //! Short stories with an unknown: consecutive numbers, sides of a rectangle, a number that was thought of.
 
-use super::{Answer, Found, TaskKind, Told};
+use super::{Answer, Found, Recognised, TaskKind, Told};
 use crate::algebra::equations_linear;
-use crate::typed::text::{Amount, Measure, written};
+use crate::typed::text::{Amount, Loose, Measure, written};
 use algebra::Rational;
 use algebra::number::from_int;
 use num_traits::{Signed, Zero};
@@ -61,7 +61,7 @@ pub(super) const KINDS: &[TaskKind] = &[
     TaskKind::of(LINEAR, &[
         "i? think of number add|subtract # answer|and|i|get is|get|answer? is? # what|find is|was? number|my? number?",
         "number plus|minus # is|equals # find|what is? number", "number increased|decreased by # is # find|what is? number",
-        "# more|less than number is # find|what is? number", "what number plus|minus # is|equals|makes #",
+        "# more|less than number is # find|what is? number", "what number plus|minus # is|equals|makes|gives #",
         "what number do|must you add|i to? # to make|get #",
     ], shifted_number),
     TaskKind::of(LINEAR, &[
@@ -286,6 +286,28 @@ fn shifted_number(found: &Found) -> Option<Told> {
         lines,
         Answer::value(shown),
     ))
+}
+
+/// So much more or less than so many times a number: "2 more than 5 times a number is 27".
+pub(super) fn recognise(told: &Loose) -> Option<Recognised> {
+    const KNOWN: &[&str] = &[
+        "a", "the", "is", "find", "what", "more", "less", "than", "times", "number", "it", "are",
+        "my", "work", "out", "gives", "equals", "equal", "to", "same", "as", "result", "answer",
+        "if",
+    ];
+    if !told.words.iter().all(|word| KNOWN.contains(word)) {
+        return None;
+    }
+    let [(i, add), (j, times), (_, total)] = told.numbers[..] else { return None };
+    let takes = told.word(i + 1) == Some("less");
+    let is_shift =
+        matches!(told.word(i + 1), Some("more" | "less")) && told.word(i + 2) == Some("than");
+    if !is_shift || told.word(j + 1) != Some("times") {
+        return None;
+    }
+    let words = if takes { vec!["subtract".to_owned()] } else { Vec::new() };
+    let found = Found { words, ..Loose::of_numbers(&[times, add, total]) };
+    Some((KINDS.first()?, thought_of(&found)?))
 }
 
 fn sum_and_difference(found: &Found) -> Option<Told> {

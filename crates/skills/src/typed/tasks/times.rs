@@ -29,6 +29,9 @@ pub(super) const KINDS: &[TaskKind] = &[
         "starts at @ lasts|and|takes lasts|takes? # when does it end|finish",
         "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? lasts|takes # when|what does|time? does|it? it? end|finish|arrive",
         "leaves at @ and? takes # when|what does|time? does|it? it? arrive",
+        "film|lesson|train|bus|journey|match|programme starts|leaves|begins at @ and? lasts|takes # # when|what does|time? does|it? it? end|finish|arrive",
+        "starts at @ lasts|and|takes lasts|takes? # # when does it end|finish",
+        "leaves at @ and? takes # # when|what does|time? does|it? it? arrive",
     ], |f| shifted(f, 1)),
     beside("Times", &[
         "add|sum|total of? # # and # #", "# # and # # together", "# # plus|and # #", "# # + # #", "add # and # #", "add # # and #",
@@ -45,7 +48,8 @@ pub(super) const KINDS: &[TaskKind] = &[
         "convert|write|change # to|into|in|as hours and minutes", "# in|as|to hours and minutes", "# in minutes and seconds",
     ], in_hours),
     beside("Times", &[
-        "convert|write|change @ to|into|in|as 24 hour clock|time", "convert|write|change @ to|into|in|as 24 hour clock|time",
+        "convert|write|change @ to|into|in|as 24 hour clock|time", "convert|write|change @ to|into|in|as # clock|time|format",
+        "convert|write|change @ to|into|in|as 24 hour clock|time",
         "@ in 24 hour clock|time", "@ in 24 hour clock|time", "@ in # hour clock|time", "convert @ to # hour clock|time",
         "@ in # hour clock|time", "write @ in # hour clock|time", "write @ in # hour clock|time",
     ], clock),
@@ -278,7 +282,8 @@ fn in_hours(found: &Found) -> Option<Told> {
 
 fn clock(found: &Found) -> Option<Told> {
     let typed = found.text()?;
-    if found.numbers.first().is_some_and(|n| n.whole(24) != Some(24)) {
+    let is_hours = |n: &Amount| n.unit.as_ref().is_none_or(|unit| unit.text() == "h");
+    if found.numbers.first().is_some_and(|n| n.whole(24) != Some(24) || !is_hours(n)) {
         return None;
     }
     let minutes = time_of_day(typed)?;

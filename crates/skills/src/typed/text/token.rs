@@ -208,11 +208,32 @@ fn plain(text: &str) -> Option<(Amount, usize)> {
             used += 1 + length;
         }
     }
+    if let Some((length, part)) = and_a_part(&text[used..]).filter(|_| found.whole(1000).is_some())
+    {
+        typed = format!("{typed} {part}");
+        found = quotient(&typed)?;
+        used += length;
+    }
     if let Some((name, times)) = large(&text[used..]) {
         found = Amount::of(&found.value * times);
         used += name;
     }
     Some((found, used))
+}
+
+/// " and a half" and its kind: its length with the space before it, and the fraction.
+fn and_a_part(text: &str) -> Option<(usize, &'static str)> {
+    const PARTS: &[(&str, &str)] = &[
+        (" and a half", "1/2"),
+        (" and a quarter", "1/4"),
+        (" and three quarters", "3/4"),
+        (" and a third", "1/3"),
+        (" and two thirds", "2/3"),
+    ];
+    let found = PARTS.iter().find(|(words, _)| text.starts_with(words));
+    let (words, part) = found
+        .filter(|(words, _)| !text[words.len()..].starts_with(|c: char| c.is_alphanumeric()))?;
+    Some((words.len(), part))
 }
 
 /// " million" and its kind: its length with the space before it, and how much it is.
