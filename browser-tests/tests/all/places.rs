@@ -1,4 +1,4 @@
-//! The place for an answer on a phone: a unit, a choice, a line to mend, a table, a sentence.
+//! The place for an answer on a phone: a unit, a choice, a line to mend, a table, a sentence, a number line.
 
 use browser_tests::{Browser, Program};
 use skills::ladder::{Ladder, LadderOrder, Rung};
@@ -159,5 +159,37 @@ async fn a_sentence_answers_a_story() {
     browser.keys(&sentence).await;
     browser.see_text(FINISHED).await;
     fits(&browser).await;
+    browser.close().await;
+}
+
+#[tokio::test]
+async fn solutions_are_set_on_a_number_line() {
+    let program = Program::start().await;
+    let rung = rung_of("inequalities.linear", |rung| {
+        matches!(rung.kind(), AnswerKind::Interval { reach: Some(_), .. })
+            && rung.answer.value.starts_with("x ≤")
+    });
+    let end: i32 = rung.answer.value["x ≤".len()..].trim().parse().expect("a whole number");
+    let browser = seated(&program, rung).await;
+    tap(&browser, "Right").await;
+    browser.see_text("Bring the end to its place").await;
+    // Where nobody has put it, it is no answer.
+    browser.until("!document.querySelector('.place .verdict')").await;
+    browser.run("document.querySelector('.place .end').focus()").await;
+    let arrow = if end < 0 { "\u{e012}" } else { "\u{e014}" };
+    browser.keys(&arrow.repeat(end.unsigned_abs() as usize)).await;
+    browser.until(&format!("document.querySelector('.place .end').ariaValueNow == '{end}'")).await;
+    browser.see_text("Not yet.").await;
+    tap(&browser, "Left").await;
+    browser.see_text("Not yet.").await;
+    // The disc is filled where the end belongs to it.
+    tap(&browser, &format!("{} belongs to it", end.to_string().replace('-', "−"))).await;
+    browser.see_text(FINISHED).await;
+    browser.see(SAVED).await;
+    fits(&browser).await;
+    // It is there again after the page was loaded anew.
+    browser.run("location.reload()").await;
+    browser.see_text(FINISHED).await;
+    browser.until(&format!("document.querySelector('.place .end').ariaValueNow == '{end}'")).await;
     browser.close().await;
 }

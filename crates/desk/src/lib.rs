@@ -14,7 +14,7 @@ mod world;
 pub use board::judge_board;
 pub use keypad::{Keypad, KeypadSize};
 pub use marks::{Marks, marks, marks_given};
-pub use place::{GivenAnswer, judge_with};
+pub use place::{GivenAnswer, LineEnd, LinePart, judge_with};
 pub use teaching::reading::DeskLine;
 
 use self::task::{Progress, Task};

@@ -48,11 +48,51 @@ pub enum GivenAnswer {
         /// As they were put, from the first.
         items: Vec<String>,
     },
+    /// Solutions that were set on a number line.
+    OnLine {
+        /// Which part of the line is shaded.
+        part: LinePart,
+        /// The ends that were set.
+        ends: Vec<LineEnd>,
+    },
     /// The cells of a table that were filled, from left to right and from top to bottom.
     Cells {
         /// What was typed into each.
         cells: Vec<String>,
     },
+}
+
+/// The part of a number line that is shaded.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum LinePart {
+    /// All that is less than the end.
+    Below,
+    /// All that is more than the end.
+    Above,
+    /// What is between two ends.
+    Between,
+    /// What is not between two ends.
+    Outside,
+}
+
+impl LinePart {
+    /// How many ends it has.
+    const fn ends(self) -> usize {
+        match self {
+            Self::Below | Self::Above => 1,
+            Self::Between | Self::Outside => 2,
+        }
+    }
+}
+
+/// Where a shaded part of a number line ends.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
+pub struct LineEnd {
+    /// At which whole number.
+    pub at: i32,
+    /// Whether the end belongs to it itself.
+    pub belongs: bool,
 }
 
 impl GivenAnswer {
@@ -65,6 +105,7 @@ impl GivenAnswer {
             Self::Choice { choice } | Self::Judgement { choice, .. } => blank(choice),
             Self::BrokenLine { .. } => false,
             Self::Order { items } => items.is_empty(),
+            Self::OnLine { part, ends } => ends.len() != part.ends(),
             Self::Cells { cells } => cells.iter().all(blank),
         }
     }
@@ -79,6 +120,7 @@ impl GivenAnswer {
             Self::Judgement { choice, because } => choice.len().max(because.len()),
             Self::BrokenLine { mended, .. } => mended.as_ref().map_or(0, |line| line.text.len()),
             Self::Order { items } => of(items),
+            Self::OnLine { .. } => 0,
             Self::Cells { cells } => of(cells),
         }
     }
@@ -89,6 +131,7 @@ impl GivenAnswer {
         match self {
             Self::Order { items } => items.len(),
             Self::Cells { cells } => cells.len(),
+            Self::OnLine { ends, .. } => ends.len(),
             _ => 1,
         }
     }
@@ -115,11 +158,36 @@ impl GivenAnswer {
                 let AnswerKind::Order { sign, .. } = kind else { return None };
                 items.join(&format!(" {sign} "))
             }
+            Self::OnLine { part, ends } => {
+                let AnswerKind::Interval { letter, .. } = kind else { return None };
+                set_on_line(letter, *part, ends)?
+            }
             Self::Cells { cells } => cells.join(" and "),
             Self::BrokenLine { .. } => return None,
         };
         Some(DeskLine { text, latex: false })
     }
+}
+
+/// What is shaded on a number line, as it would be written.
+fn set_on_line(letter: &str, part: LinePart, ends: &[LineEnd]) -> Option<String> {
+    let mut ends = ends.to_vec();
+    ends.sort_by_key(|end| end.at);
+    let sign = |end: &LineEnd, strict: &str| {
+        if end.belongs { format!("{strict}=") } else { strict.to_owned() }
+    };
+    Some(match (part, &ends[..]) {
+        (LinePart::Below, [end]) => format!("{letter} {} {}", sign(end, "<"), end.at),
+        (LinePart::Above, [end]) => format!("{letter} {} {}", sign(end, ">"), end.at),
+        (LinePart::Between, [low, high]) => {
+            format!("{} {} {letter} {} {}", low.at, sign(low, "<"), sign(high, "<"), high.at)
+        }
+        (LinePart::Outside, [low, high]) => {
+            let (below, above) = (sign(low, "<"), sign(high, ">"));
+            format!("{letter} {below} {} or {letter} {above} {}", low.at, high.at)
+        }
+        _ => return None,
+    })
 }
 
 /// What was typed, without the signs of the mathematics field.

@@ -28,7 +28,7 @@ use skills::ladder::{Choice, Rung};
 use teaching::ids::SlipId;
 use teaching::slips::{SLIPS, Slip};
 use teaching::verdict::{LineVerdict, VerdictWord};
-use teaching::world::{Part, Quantity};
+use teaching::world::{Quantity, QuantityPart};
 
 /// Longest line that is heard, in bytes: a longer one is mathematics or nothing.
 const LONGEST: usize = 600;
@@ -72,7 +72,7 @@ impl<'a> World<'a> {
             known.extend(number_in(number.text).as_ref().and_then(exact_value));
         }
         let quantities = rung.world.iter().flat_map(|world| &world.quantities);
-        let others = quantities.filter(|quantity| quantity.part != Part::Asked);
+        let others = quantities.filter(|quantity| quantity.part != QuantityPart::Asked);
         known.extend(others.filter_map(Quantity::number));
         // The answer with the other sign is a slip, not a step.
         let asked = asked(rung);
@@ -297,7 +297,7 @@ impl<'a> World<'a> {
     fn names_quantity(&self, text: &str) -> bool {
         let Some((name, value)) = text.split_once([':', '=']) else { return false };
         let found = self.rung.world.as_ref().and_then(|world| world.called(name.trim()));
-        let Some(quantity) = found.filter(|quantity| quantity.part != Part::Asked) else {
+        let Some(quantity) = found.filter(|quantity| quantity.part != QuantityPart::Asked) else {
             return false;
         };
         let told = one_value(value).and_then(|(value, _)| exact_value(&value));
@@ -307,7 +307,7 @@ impl<'a> World<'a> {
     /// Whether a number with a unit is one of the quantities that are not asked for.
     fn is_quantity(&self, value: &Rational, unit: &str) -> bool {
         self.rung.world.iter().flat_map(|world| &world.quantities).any(|quantity| {
-            quantity.part != Part::Asked
+            quantity.part != QuantityPart::Asked
                 && quantity.number().as_ref() == Some(value)
                 && quantity.unit.as_deref().is_some_and(|own| quantity::is_same(unit, own))
         })
@@ -317,9 +317,10 @@ impl<'a> World<'a> {
     fn on_the_way(&self, value: &Rational) -> String {
         let quantities = self.rung.world.iter().flat_map(|world| &world.quantities);
         let is_it = |quantity: &&Quantity| {
-            quantity.part != Part::Asked && quantity.number().as_ref() == Some(value)
+            quantity.part != QuantityPart::Asked && quantity.number().as_ref() == Some(value)
         };
-        match quantities.filter(is_it).max_by_key(|quantity| quantity.part == Part::Between) {
+        match quantities.filter(is_it).max_by_key(|quantity| quantity.part == QuantityPart::Between)
+        {
             Some(quantity) => format!("That is {}. What is asked for?", quantity.told()),
             None => ON_THE_WAY.to_owned(),
         }

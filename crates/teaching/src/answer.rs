@@ -28,8 +28,15 @@ pub enum AnswerKind {
     Equation,
     /// All solutions of an equation.
     Solutions,
-    /// The solutions of an inequality.
-    Interval,
+    /// The solutions of an inequality: written, or set on a number line.
+    Interval {
+        /// The letter that they are values of.
+        letter: String,
+        /// The number line goes from minus this to this, with a mark at every whole number; absent where its marks
+        /// cannot show the ends.
+        #[serde(default, skip_serializing_if = "Option::is_none")]
+        reach: Option<i32>,
+    },
     /// A value for each of two letters or more.
     Pair,
     /// Several things, the order of which counts.
@@ -134,7 +141,7 @@ impl AnswerKind {
             Self::Expression
                 | Self::Equation
                 | Self::Solutions
-                | Self::Interval
+                | Self::Interval { reach: None, .. }
                 | Self::Pair
                 | Self::Words
         )

@@ -11,8 +11,7 @@ use utoipa::ToSchema;
 /// What part a quantity has in its problem.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
-#[schema(as = QuantityPart)]
-pub enum Part {
+pub enum QuantityPart {
     /// It stands in the words or the figure.
     Given,
     /// It is asked for.
@@ -37,7 +36,7 @@ pub struct Quantity {
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub unit: Option<String>,
     /// Its part in the problem.
-    pub part: Part,
+    pub part: QuantityPart,
 }
 
 impl Quantity {
@@ -121,7 +120,14 @@ impl World {
         self
     }
 
-    fn with(mut self, part: Part, name: &str, letter: &str, value: String, unit: &str) -> Self {
+    fn with(
+        mut self,
+        part: QuantityPart,
+        name: &str,
+        letter: &str,
+        value: String,
+        unit: &str,
+    ) -> Self {
         self.quantities.push(Quantity {
             name: name.into(),
             letter: letter.into(),
@@ -135,25 +141,25 @@ impl World {
     /// With a quantity that is given: its name, letter, value as it is typed, and unit; an empty text for none.
     #[must_use]
     pub fn given(self, name: &str, letter: &str, value: impl ToString, unit: &str) -> Self {
-        self.with(Part::Given, name, letter, value.to_string(), unit)
+        self.with(QuantityPart::Given, name, letter, value.to_string(), unit)
     }
 
     /// With the one that is asked for.
     #[must_use]
     pub fn asked(self, name: &str, letter: &str, value: impl ToString, unit: &str) -> Self {
-        self.with(Part::Asked, name, letter, value.to_string(), unit)
+        self.with(QuantityPart::Asked, name, letter, value.to_string(), unit)
     }
 
     /// With one in between.
     #[must_use]
     pub fn between(self, name: &str, letter: &str, value: impl ToString, unit: &str) -> Self {
-        self.with(Part::Between, name, letter, value.to_string(), unit)
+        self.with(QuantityPart::Between, name, letter, value.to_string(), unit)
     }
 
     /// With one that only distracts.
     #[must_use]
     pub fn distracts(self, name: &str, letter: &str, value: impl ToString, unit: &str) -> Self {
-        self.with(Part::Distracts, name, letter, value.to_string(), unit)
+        self.with(QuantityPart::Distracts, name, letter, value.to_string(), unit)
     }
 
     /// The quantity that a letter or a word means.
@@ -165,7 +171,7 @@ impl World {
     /// The quantity that is asked for.
     #[must_use]
     pub fn asked_for(&self) -> Option<&Quantity> {
-        self.quantities.iter().find(|quantity| quantity.part == Part::Asked)
+        self.quantities.iter().find(|quantity| quantity.part == QuantityPart::Asked)
     }
 
     /// A line with the values of quantities for their letters; only of those that `takes` is true of.

@@ -9,6 +9,7 @@ import AnswerBrokenLine from './AnswerBrokenLine.vue'
 import AnswerCells from './AnswerCells.vue'
 import AnswerChoice from './AnswerChoice.vue'
 import AnswerNumber from './AnswerNumber.vue'
+import AnswerOnLine from './AnswerOnLine.vue'
 import AnswerOrder from './AnswerOrder.vue'
 
 const props = defineProps<{
@@ -45,6 +46,8 @@ const part = computed(() => {
       return AnswerBrokenLine
     case 'order':
       return AnswerOrder
+    case 'interval':
+      return AnswerOnLine
     case 'table':
       return AnswerCells
     default:

@@ -16,5 +16,12 @@ export const answerWords = {
   inOrder: 'In your order',
   tapInOrder: 'Tap them in order.',
   takeBack: (item: string): string => `Take ${item} back`,
+  shade: (letter: string): string => `Where is ${letter}?`,
+  parts: { below: 'Left', above: 'Right', between: 'Between', outside: 'Outside' },
+  end: (at: number, of: number): string => (of === 1 ? 'The end' : at === 0 ? 'One end' : 'The other end'),
+  endSays: (letter: string, at: string, belongs: boolean, isSet: boolean): string =>
+    isSet ? `${letter} = ${at}, ${belongs ? 'belongs to it' : 'does not belong to it'}` : `${at}, not set yet`,
+  belongs: (at: string): string => `${at} belongs to it`,
+  setEnds: (ends: number): string => (ends === 1 ? 'Bring the end to its place: drag it, or tap the line.' : 'Bring both ends to their places: drag them, or tap the line.'),
   cell: (head: string): string => `Cell: ${head}`,
 }

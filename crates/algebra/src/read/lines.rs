@@ -314,17 +314,28 @@ fn without_count_note<'a>(text: &str, tokens: &'a [Token]) -> &'a [Token] {
 fn spoken(tokens: &[Token]) -> Option<Line> {
     let words: Vec<String> = tokens.iter().map(word).collect::<Option<_>>()?;
     let said = words.join(" ");
-    // `x can be any number`
+    // `x can be any number`, `there is no solution`, `true for all values of x`
     let said = match said.split_once(" can be ").or_else(|| said.split_once(" is ")) {
         Some((letter, rest)) if letter.len() == 1 && rest.starts_with("any") => rest,
         _ => said.as_str(),
     };
+    const BEGUN: [&str; 6] =
+        ["there is ", "there are ", "has ", "it is ", "holds for ", "true for "];
+    let said = BEGUN.iter().find_map(|words| said.strip_prefix(words)).unwrap_or(said);
+    let (said, of_letter) = match said.rsplit_once(' ') {
+        Some((rest, letter)) if letter.chars().count() == 1 => {
+            (rest.strip_suffix(" of").unwrap_or(rest), true)
+        }
+        _ => (said, false),
+    };
     match said {
         "no solution" | "no solutions" | "no sol" | "no roots" | "no real roots"
-        | "no real solution" | "no real solutions" | "none" => Some(Line::NoSolution),
-        "reals" | "any real number" | "any number" | "any value" | "all values" | "always true"
-        | "true for all x" | "identity" | "all x" | "any x" | "all real numbers" | "all reals"
-        | "all real" | "every real number" | "all numbers" => Some(Line::AllReals),
+        | "no real solution" | "no real solutions" | "no value" | "no values" | "none"
+        | "impossible" | "not possible" | "never" | "never true" => Some(Line::NoSolution),
+        "reals" | "any real number" | "any number" | "any value" | "all values" | "every value"
+        | "always true" | "always" | "identity" | "an identity" | "all real numbers"
+        | "all reals" | "all real" | "every real number" | "all numbers" => Some(Line::AllReals),
+        "any" | "all" | "every" if of_letter => Some(Line::AllReals),
         _ => None,
     }
 }

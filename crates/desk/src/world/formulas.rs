@@ -42,7 +42,8 @@ impl World<'_> {
         if !asked.is_called(&algebra::write::text(name)) {
             return None;
         }
-        let put_in = world.put_in(line, |quantity| quantity.part != teaching::world::Part::Asked);
+        let put_in =
+            world.put_in(line, |quantity| quantity.part != teaching::world::QuantityPart::Asked);
         self.slip_to(&exact_value(put_in.as_equation()?.1)?)
     }
 }

@@ -1,6 +1,6 @@
 //! The place for an answer: under every skill and stage the right answer is taken as its kind is entered, and no wrong one.
 
-use desk::{DeskLine, GivenAnswer, Judgement, judge_with};
+use desk::{DeskLine, GivenAnswer, Judgement, LineEnd, LinePart, judge_with};
 use skills::SKILLS;
 use skills::ladder::{FlawedLine, FlawedWorking, Ladder, LadderOrder, Rung};
 use std::collections::BTreeMap;
@@ -96,8 +96,59 @@ fn answers(rung: &Rung) -> Option<(GivenAnswer, Vec<GivenAnswer>)> {
             let wrong = (0..=lines).filter(|&at| at != breaks).map(|at| of(at, mended.clone()));
             (of(breaks, mended.clone()), wrong.collect())
         }
+        AnswerKind::Interval { letter, reach: Some(_) } => {
+            let (part, ends) = on_line(value, &letter);
+            let set = |part, ends: &[LineEnd]| GivenAnswer::OnLine { part, ends: ends.to_vec() };
+            let changed = |change: &dyn Fn(&mut LineEnd)| {
+                let mut ends = ends.clone();
+                change(&mut ends[0]);
+                set(part, &ends)
+            };
+            let other = match part {
+                LinePart::Below => LinePart::Above,
+                LinePart::Above => LinePart::Below,
+                LinePart::Between => LinePart::Outside,
+                LinePart::Outside => LinePart::Between,
+            };
+            let wrong = vec![
+                set(other, &ends),
+                changed(&|end| end.belongs = !end.belongs),
+                changed(&|end| end.at -= 1),
+                set(part, &[]),
+            ];
+            let turned: Vec<_> = ends.iter().rev().copied().collect();
+            (set(part, &turned), wrong)
+        }
         _ => return None,
     })
+}
+
+/// `-2 < x <= 5` as it is set on a line.
+fn on_line(value: &str, letter: &str) -> (LinePart, Vec<LineEnd>) {
+    let value = &value.replace('≤', "<=").replace('≥', ">=");
+    let whole = |text: &str| text.trim().parse::<i32>().expect("a whole number");
+    let end = |text: &str, belongs| LineEnd { at: whole(text), belongs };
+    let one = |text: &str| {
+        let rest = text.trim().strip_prefix(letter).expect("the letter").trim();
+        let part = if rest.starts_with('<') { LinePart::Below } else { LinePart::Above };
+        (part, end(rest.trim_start_matches(['<', '>', '=']), rest.contains('=')))
+    };
+    if let Some((below, above)) = value.split_once(" or ") {
+        return (LinePart::Outside, vec![one(below).1, one(above).1]);
+    }
+    let letter_between = value.split_once(letter).filter(|(before, _)| before.contains('<'));
+    match letter_between {
+        Some((low, high)) => {
+            let text = |side: &str| side.replace(['<', '='], "");
+            let ends =
+                vec![end(&text(low), low.contains('=')), end(&text(high), high.contains('='))];
+            (LinePart::Between, ends)
+        }
+        None => {
+            let (part, end) = one(value);
+            (part, vec![end])
+        }
+    }
 }
 
 #[test]

@@ -5,7 +5,7 @@ use desk::{DeskLine, JudgedLine, judge};
 use skills::SKILLS;
 use skills::ladder::{Ladder, LadderOrder, Rung};
 use teaching::verdict::VerdictWord;
-use teaching::world::{Part, World};
+use teaching::world::{QuantityPart, World};
 
 /// Rungs whose problem has a world, and is no working to be mended.
 fn rungs() -> Vec<(Rung, World)> {
@@ -80,7 +80,9 @@ fn a_number_on_the_way_is_told_by_its_name_and_never_answers() {
     let mut named = 0;
     for (rung, world) in rungs() {
         let Some(asked) = world.asked_for().map(|asked| asked.number()) else { continue };
-        for quantity in world.quantities.iter().filter(|quantity| quantity.part == Part::Between) {
+        for quantity in
+            world.quantities.iter().filter(|quantity| quantity.part == QuantityPart::Between)
+        {
             let Some(number) = quantity.number().filter(|number| Some(number) != asked.as_ref())
             else {
                 continue;

@@ -5,6 +5,7 @@ mod attacked;
 mod class;
 mod classes;
 mod common;
+mod described;
 mod failures;
 mod guarded;
 mod live;

@@ -2,9 +2,10 @@
 
 use super::{Choice, Rung};
 use algebra::form::Form;
-use algebra::number::Notation;
+use algebra::number::{Notation, Rational};
 use algebra::write::latex_line;
-use algebra::{ExprKind, Line, Options, Relation, read_line_with};
+use algebra::{Expr, ExprKind, Line, Options, Relation, read_line_with};
+use num_traits::ToPrimitive;
 use teaching::answer::{AnswerKind, AnswerOption};
 use teaching::figure::Figure;
 
@@ -100,12 +101,24 @@ impl Rung {
                     AnswerKind::Equation
                 }
                 [Relation::Equal | Relation::Approximate] => AnswerKind::Solutions,
-                _ => AnswerKind::Interval,
+                _ => self.on_a_line(&line),
             },
             Line::AllOf(_) | Line::Point(_) if line.symbols().len() != 1 => AnswerKind::Pair,
-            Line::AllOf(_) | Line::Set(_) => AnswerKind::Interval,
+            Line::AllOf(_) | Line::Set(_) => self.on_a_line(&line),
+            Line::AnyOf(parts) if parts.iter().any(is_order) => self.on_a_line(&line),
             _ => AnswerKind::Solutions,
         }
+    }
+
+    /// Solutions that are stretches of a number line, where their ends are marks of one.
+    fn on_a_line(&self, line: &Line) -> AnswerKind {
+        // The line that is offered tells no more of the ends than how large they may be.
+        const REACHES: [i32; 2] = [10, 20];
+        let reach = ends(line).filter(|ends| matches!(ends.len(), 1 | 2)).and_then(|ends| {
+            let most = ends.iter().map(|end| end.unsigned_abs()).max()?;
+            REACHES.into_iter().find(|reach| most <= u64::from(reach.unsigned_abs()))
+        });
+        AnswerKind::Interval { letter: self.unknown.clone(), reach }
     }
 
     /// A number with the unit that it has, unless the question names it.
@@ -173,4 +186,29 @@ fn is_number(text: &str) -> bool {
 fn is_ratio(text: &str) -> bool {
     let parts: Vec<&str> = text.split(':').map(str::trim).collect();
     parts.len() > 1 && parts.iter().all(|part| is_number(part))
+}
+
+/// Whether a line says more or less of something, and not what it is.
+fn is_order(line: &Line) -> bool {
+    matches!(line, Line::Relations { relations, .. }
+        if !relations.iter().any(|one| matches!(one, Relation::Equal | Relation::Approximate)))
+}
+
+/// The whole numbers between which a letter stands, where a line says no more than that.
+fn ends(line: &Line) -> Option<Vec<i64>> {
+    match line {
+        Line::Relations { sides, .. } if is_order(line) => {
+            let (letters, numbers): (Vec<_>, Vec<_>) =
+                sides.iter().partition(|side| matches!(side.kind, ExprKind::Symbol(_)));
+            let whole = |side: &&Expr| {
+                side.as_plain_number().filter(Rational::is_integer)?.to_integer().to_i64()
+            };
+            (letters.len() == 1).then(|| numbers.iter().map(whole).collect())?
+        }
+        Line::AllOf(parts) | Line::AnyOf(parts) => {
+            let all: Option<Vec<_>> = parts.iter().map(ends).collect();
+            all.map(|ends| ends.concat())
+        }
+        _ => None,
+    }
 }

@@ -6,7 +6,7 @@ use algebra::expr::is_name;
 use algebra::write::{text, text_line};
 use algebra::{Line, Role, read_latex, read_line};
 use teaching::working::WorkingLine;
-use teaching::world::{Part, World};
+use teaching::world::{QuantityPart, World};
 
 const GIVEN: &str = "The problem";
 
@@ -77,7 +77,7 @@ fn name(working: &mut Vec<WorkingLine>, world: &World, line: &Line) {
 /// Whether a line is a formula with the numbers of its world in it: for what it gives `1/2 × 27 × 14`, and for another
 /// letter `1/2 × 27 × h = 189`.
 fn is_put_in(world: &World, formula: &Line, line: &Line) -> bool {
-    let put_in = world.put_in(formula, |quantity| quantity.part != Part::Asked);
+    let put_in = world.put_in(formula, |quantity| quantity.part != QuantityPart::Asked);
     let Some((name, value)) = put_in.as_equation() else { return false };
     let written = text_line(line);
     match line {

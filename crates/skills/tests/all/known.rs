@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use teaching::draw::Draw;
 use teaching::problem::Posed;
 use teaching::skill::Stage;
-use teaching::world::Part;
+use teaching::world::QuantityPart;
 
 /// Every problem of every skill and stage, over some seeds, with the id of its skill.
 fn posed() -> impl Iterator<Item = (&'static str, Posed)> {
@@ -47,7 +47,8 @@ fn what_is_given_stands_in_the_words_or_the_figure() {
         }
         let figure = posed.figure.as_ref().map(|figure| format!("{figure:?}")).unwrap_or_default();
         let told = format!("{} {figure}", posed.prompt).replace(r"\%", "%");
-        for given in world.quantities.iter().filter(|quantity| quantity.part == Part::Given) {
+        for given in world.quantities.iter().filter(|quantity| quantity.part == QuantityPart::Given)
+        {
             // `8π` stands there in LaTeX, and a bearing with three digits.
             let value = given.value.trim_end_matches(['π', '°']);
             if !told.contains(value) {

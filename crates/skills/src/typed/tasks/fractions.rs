@@ -182,17 +182,30 @@ fn to_percent(found: &Found) -> Option<Told> {
     if !bare(number) || number.is_percent {
         return None;
     }
-    let hundred = written(&(&number.value * from_int(100)));
-    let percent =
-        if hundred.contains('/') { format!("({hundred})%") } else { format!("{hundred}%") };
+    let value = &number.value * from_int(100);
+    let hundred = match written(&value) {
+        // A third is 33 1/3 percent.
+        fraction if fraction.contains('/') => mixed(&value),
+        whole => whole,
+    };
+    let percent = format!("{hundred}%");
     let lines = Lines::start(&number.text)
         .then(&format!("({} × 100)%", number.factor()), "Percent means of a hundred")
         .then(&percent, "Work it out");
     Some(Told::lines(
         format!("{} as a percent", number.text),
         lines,
-        Answer::value(percent).written(format!("{hundred}%")).formed(Form::Percent),
+        Answer::value(percent).formed(Form::Percent),
     ))
+}
+
+/// As a mixed number, when it is more than one.
+fn mixed(value: &Rational) -> String {
+    let whole = value.trunc();
+    if whole.is_zero() || value.is_integer() {
+        return show(value);
+    }
+    format!("{} {}", show(&whole), show(&(value - &whole).abs()))
 }
 
 fn percent_to_decimal(found: &Found) -> Option<Told> {
