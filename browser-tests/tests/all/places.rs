@@ -181,7 +181,7 @@ async fn solutions_are_set_on_a_number_line() {
     browser.until(&format!("document.querySelector('.place .end').ariaValueNow == '{end}'")).await;
     browser.see_text("Not yet.").await;
     tap(&browser, "Left").await;
-    browser.see_text("Not yet.").await;
+    browser.until("document.querySelector('.place.drops_solution') !== null").await;
     // The disc is filled where the end belongs to it.
     tap(&browser, &format!("{} belongs to it", end.to_string().replace('-', "−"))).await;
     browser.see_text(FINISHED).await;
