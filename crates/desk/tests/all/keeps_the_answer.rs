@@ -165,10 +165,12 @@ fn what_is_said_of_a_line_below_a_right_one_is_not_the_answer() {
                 .into_iter()
                 .flat_map(|text| pieces(&text))
                 .filter(|piece| !known.contains(piece));
-            let mut is_answer = |piece: &String| {
-                *tried.entry(piece.clone()).or_insert_with(|| answers(&rung, piece))
-            };
-            let read_off: Vec<String> = given.filter(|piece| is_answer(piece)).collect();
+            let mut read_off = Vec::new();
+            for piece in given {
+                if *tried.entry(piece.clone()).or_insert_with(|| answers(&rung, &piece)) {
+                    read_off.push(piece);
+                }
+            }
             if !read_off.is_empty() {
                 leaks.push(format!(
                     "{}: {} after {first} and {line}",
